@@ -1,0 +1,20 @@
+import node from '@astrojs/node';
+import react from '@astrojs/react';
+import { defineConfig } from 'astro/config';
+
+process.env.ASTRO_TELEMETRY_DISABLED = '1';
+process.env.ASTRO_DISABLE_UPDATE_CHECK = 'true';
+
+export default defineConfig({
+  output: 'server',
+  adapter: node({ mode: 'middleware' }),
+  integrations: [react()],
+  devToolbar: { enabled: false },
+  security: { checkOrigin: true },
+  server: { host: '127.0.0.1' },
+  vite: {
+    worker: { format: 'es' },
+    optimizeDeps: { entries: ['src/**/*.{astro,tsx}', 'src/**/worker.ts'] },
+    build: { chunkSizeWarningLimit: 1500 },
+  },
+});

@@ -1,0 +1,106 @@
+// The product's own small server: static files and Astro's pages, on this machine only, with the headers a browser needs
+// to hold everything else out. Used by `demo`, by the command line's headless browser and by the tests.
+import { createHash } from 'node:crypto';
+import { createServer } from 'node:http';
+import { existsSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+import sirv from 'sirv';
+
+const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
+
+const policy = (hashes) =>
+  [
+    "default-src 'none'",
+    `script-src 'self' ${hashes.map((hash) => `'sha256-${hash}'`).join(' ')}`.trim(),
+    "worker-src 'self' blob:",
+    // React sets styles through the object model; the accessible components add a few style elements of their own
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' data: blob:",
+    "media-src 'self' blob:",
+    "font-src 'self'",
+    "connect-src 'self'",
+    "base-uri 'none'",
+    "form-action 'none'",
+    "frame-ancestors 'none'",
+  ].join('; ');
+
+const HEADERS = {
+  'X-Content-Type-Options': 'nosniff',
+  'Referrer-Policy': 'no-referrer',
+  'Cross-Origin-Opener-Policy': 'same-origin',
+  'Cross-Origin-Resource-Policy': 'same-origin',
+  'Permissions-Policy': 'camera=(), microphone=(), geolocation=()',
+};
+
+const inlineScriptHashes = (html) =>
+  [...html.matchAll(/<script(?![^>]*\bsrc=)[^>]*>([\s\S]*?)<\/script>/g)]
+    .filter(([, code]) => code.trim() !== '')
+    .map(([, code]) => createHash('sha256').update(code).digest('base64'));
+
+/** Host names that mean this machine, so that a foreign page cannot reach us through a name that resolves here. */
+const LOCAL = new Set(['localhost', '127.0.0.1', '[::1]']);
+const isLocal = (authority) => LOCAL.has((authority ?? '').replace(/:\d+$/, '').toLowerCase());
+
+function refuse(response, status, words) {
+  response.writeHead(status, { 'Content-Type': 'text/plain; charset=utf-8', ...HEADERS });
+  response.end(words + '\n');
+}
+
+/**
+ * Starts the server on the built app.
+ * @param options port: 0 picks a free one
+ * @returns {Promise<{url: string, close: () => Promise<void>}>}
+ */
+export async function startServer({ port = 0, host = '127.0.0.1' } = {}) {
+  const entry = join(root, 'dist/server/entry.mjs');
+  if (!existsSync(entry)) throw new Error('the app is not built: run npm run build');
+  const { handler } = await import(pathToFileURL(entry).href);
+  const files = sirv(join(root, 'dist/client'), { dev: false, etag: true, setHeaders: setStaticHeaders });
+  const server = createServer((request, response) => {
+    if (!isLocal(request.headers.host)) return refuse(response, 403, 'This server answers only to localhost.');
+    const { origin } = request.headers;
+    if (origin && !(URL.canParse(origin) && new URL(origin).host === request.headers.host))
+      return refuse(response, 403, 'Requests from other sites are refused.');
+    files(request, response, () => {
+      withPolicy(response);
+      handler(request, response);
+    });
+  });
+  await new Promise((done, fail) => server.once('error', fail).listen(port, host, done));
+  const address = server.address();
+  const url = `http://${host.includes(':') ? `[${host}]` : host}:${address.port}`;
+  return { url, close: () => new Promise((done) => (server.closeAllConnections(), server.close(() => done()))) };
+}
+
+function setStaticHeaders(response, path) {
+  for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
+  response.setHeader('Content-Security-Policy', policy([]));
+  response.setHeader('Cache-Control', path.startsWith('/_astro/') ? 'public, max-age=31536000, immutable' : 'no-cache');
+}
+
+/** Holds a page back until it is whole, to name the inline scripts Astro wrote in the policy. */
+function withPolicy(response) {
+  const chunks = [];
+  const { writeHead, end } = response;
+  let head = [200];
+  response.writeHead = (...args) => {
+    head = args;
+    return response;
+  };
+  response.write = (chunk) => {
+    chunks.push(Buffer.from(chunk));
+    return true;
+  };
+  response.end = (chunk) => {
+    if (chunk && typeof chunk !== 'function') chunks.push(Buffer.from(chunk));
+    const body = Buffer.concat(chunks);
+    const [status, ...rest] = head;
+    const headers = rest.find((value) => typeof value === 'object') ?? {};
+    for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
+    response.setHeader('Content-Security-Policy', policy(inlineScriptHashes(body.toString('utf8'))));
+    response.setHeader('Cache-Control', 'no-cache');
+    writeHead.call(response, status, headers);
+    return end.call(response, body);
+  };
+}

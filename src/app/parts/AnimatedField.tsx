@@ -1,0 +1,151 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { closes, evaluateAnimated, lawOf, snapAnimated, type Animated, type Ease, type Key, type Law } from '../../core/time/animated';
+import { EASE_PRESETS } from '../../core/time/easing';
+import { framePhase } from '../../core/time/lap';
+import { usePiece, useBench } from '../state/bench';
+import { newId } from '../state/edit';
+import { Button } from './Button';
+import { ChoiceField } from './ChoiceField';
+import { LawMark } from './LawMark';
+import { NumberField, type NumberSpec } from './NumberField';
+import styles from './Row.module.css';
+
+interface Props {
+  spec: NumberSpec;
+  value: Animated;
+  /** the step of a lap's gain that closes a wound value; 0 when only returning closes */
+  closingStep: number;
+  initial: number;
+  onChange(value: Animated): void;
+  onSelect(): void;
+  selected: boolean;
+}
+
+/** The value as another law, keeping what it shows at this phase. */
+export function withLaw(value: Animated, law: Law, phase: number, spec: NumberSpec, step: number): Animated {
+  const here = evaluateAnimated(value, phase);
+  const span = spec.comfort ?? spec.max ?? Math.max(1, Math.abs(here));
+  switch (law) {
+    case 'fixed':
+      return here;
+    case 'keyed': {
+      const other = (phase + 0.5) % 1;
+      return { law, keys: [
+        { id: newId('key'), at: phase, value: here, ease: 'smooth' },
+        { id: newId('key'), at: other, value: evaluateAnimated(value, other), ease: 'smooth' },
+      ] };
+    }
+    case 'swing': {
+      const room = Math.min(here - (spec.min ?? -Infinity), (spec.max ?? Infinity) - here);
+      return { law, middle: here, reach: Math.min(Math.abs(room), span * 0.1), cycles: 1, wave: 'sine', shift: 0 };
+    }
+    case 'wound':
+      return { law, start: here, perLap: step > 0 ? step : 0 };
+  }
+}
+
+/** Sets a keyed value at a phase: moves the key that is there, or adds one. */
+export function setKey(keys: readonly Key[], phase: number, value: number, within: number): Key[] {
+  const near = keys.find((key) => Math.min(Math.abs(key.at - phase), 1 - Math.abs(key.at - phase)) < within);
+  if (near) return keys.map((key) => (key === near ? { ...key, value } : key));
+  const before = [...keys].sort((a, b) => a.at - b.at).filter((key) => key.at < phase).at(-1) ?? keys.at(-1);
+  return [...keys, { id: newId('key'), at: phase, value, ease: before?.ease ?? 'smooth' }].sort((a, b) => a.at - b.at);
+}
+
+/** A value that may change over the lap: law mark, label, number, and below them what its law needs. */
+export function AnimatedField({ spec, value, closingStep, initial, onChange, onSelect, selected }: Props) {
+  const piece = usePiece();
+  const frameIndex = useBench((state) => state.status?.frameIndex ?? 0);
+  const { frames } = piece.lap;
+  const phase = framePhase(frameIndex, frames);
+  const law = lawOf(value);
+  const here = evaluateAnimated(value, phase);
+  const set = (v: number): void => {
+    if (typeof value === 'number') onChange(v);
+    else if (value.law === 'keyed') onChange({ ...value, keys: setKey(value.keys, phase, v, 0.5 / frames) });
+    else if (value.law === 'swing') onChange({ ...value, middle: v });
+    else onChange({ ...value, start: v });
+  };
+  const field = typeof value === 'number' ? value : value.law === 'swing' ? value.middle : value.law === 'wound' ? value.start : here;
+  const open = !closes(value, closingStep);
+  return (
+    <>
+      <div className={`${styles.row} ${selected ? styles.selected : ''}`} onPointerDown={onSelect} onFocus={onSelect}>
+        <LawMark law={law} label={spec.label} onChange={(next) => onChange(withLaw(value, next, phase, spec, closingStep))} />
+        <span className={styles.label} title={spec.hint}>
+          {spec.label}
+        </span>
+        <NumberField spec={spec} value={field} initial={initial} onChange={set} {...(law === 'keyed' ? { note: `at ${String(frameIndex).padStart(3, '0')}` } : {})} />
+      </div>
+      {typeof value === 'number' ? null : value.law === 'swing' ? (
+        <SwingRows value={value} spec={spec} onChange={onChange} />
+      ) : value.law === 'wound' ? (
+        <WoundRows value={value} step={closingStep} spec={spec} onChange={onChange} />
+      ) : selected ? (
+        <KeyRows keys={value.keys} frames={frames} spec={spec} onChange={(keys) => onChange({ ...value, keys })} />
+      ) : null}
+      {open ? (
+        <div className={styles.open} role="status">
+          <span>does not close</span>
+          <Button kind="bare" onPress={() => onChange(snapAnimated(value, closingStep))}>
+            Close it
+          </Button>
+        </div>
+      ) : null}
+    </>
+  );
+}
+
+type Law_<L> = Extract<Animated, { law: L }>;
+
+function SwingRows({ value, spec, onChange }: { value: Law_<'swing'>; spec: NumberSpec; onChange(v: Animated): void }) {
+  return (
+    <div className={styles.sub}>
+      <NumberField spec={{ ...spec, label: `${spec.label}, reach`, min: 0, unit: '±' }} value={value.reach} onChange={(reach) => onChange({ ...value, reach })} />
+      <NumberField spec={{ label: `${spec.label}, cycles per lap`, min: 1, max: 1000, comfort: 12, unit: '× lap' }} whole value={value.cycles} onChange={(cycles) => onChange({ ...value, cycles })} />
+      <NumberField spec={{ label: `${spec.label}, shift in turns`, min: -1, max: 1, comfort: 1, decimals: 2, unit: 'shift' }} value={value.shift} onChange={(shift) => onChange({ ...value, shift })} />
+      <ChoiceField label={`${spec.label}, wave`} value={value.wave} choices={{ sine: 'Sine', triangle: 'Triangle', noise: 'Noise' }} onChange={(wave) => onChange({ ...value, wave: wave as 'sine' })} />
+    </div>
+  );
+}
+
+function WoundRows({ value, step, spec, onChange }: { value: Law_<'wound'>; step: number; spec: NumberSpec; onChange(v: Animated): void }) {
+  const count = step > 0 ? Math.round(value.perLap / step) : 0;
+  const per = step > 0 ? Math.round(1 / step) : 0;
+  const words = step <= 0 ? 'this value cannot wind and close' : per > 1 && Math.abs(1 / step - per) < 1e-6 ? `${count}/${per} turn per lap` : `${Number((count * step).toFixed(3))} per lap`;
+  return (
+    <div className={styles.sub}>
+      <NumberField spec={{ label: `${spec.label}, steps per lap`, min: -1000, max: 1000, comfort: 8, unit: 'steps' }} whole value={count} onChange={(n) => onChange({ ...value, perLap: n * step })} />
+      <span className={styles.note}>{words}</span>
+    </div>
+  );
+}
+
+const EASES: Record<string, string> = { smooth: 'Smooth', linear: 'Linear', hold: 'Hold', ...Object.fromEntries(Object.keys(EASE_PRESETS).map((name) => [name, name[0].toUpperCase() + name.slice(1)])) };
+const easeName = (ease: Ease): string =>
+  typeof ease === 'string' ? ease : (Object.keys(EASE_PRESETS).find((name) => EASE_PRESETS[name].every((v, i) => v === ease[i])) ?? 'own');
+
+function KeyRows({ keys, frames, spec, onChange }: { keys: readonly Key[]; frames: number; spec: NumberSpec; onChange(keys: Key[]): void }) {
+  const edit = (id: string, change: Partial<Key>): void => onChange(keys.map((key) => (key.id === id ? { ...key, ...change } : key)).sort((a, b) => a.at - b.at));
+  const addBetween = (): void => {
+    const at = (keys[keys.length - 1].at + 0.25) % 1;
+    onChange(setKey(keys, at, keys[keys.length - 1].value, 0.5 / frames));
+  };
+  return (
+    <div className={styles.keys}>
+      {keys.map((key, index) => (
+        <div key={key.id} className={styles.key}>
+          <NumberField spec={{ label: `Key ${index + 1}, frame`, min: 0, max: frames - 1, unit: 'f' }} whole value={Math.round(key.at * frames)} onChange={(f) => edit(key.id, { at: framePhase(f, frames) })} />
+          <NumberField spec={{ ...spec, label: `Key ${index + 1}, value` }} value={key.value} onChange={(v) => edit(key.id, { value: v })} />
+          <ChoiceField label={`Key ${index + 1}, easing to the next`} value={easeName(key.ease)} choices={easeName(key.ease) === 'own' ? { ...EASES, own: 'Own curve' } : EASES} onChange={(name) => edit(key.id, { ease: EASE_PRESETS[name] ? ([...EASE_PRESETS[name]] as [number, number, number, number]) : (name as 'smooth') })} />
+          <Button kind="bare" label={`Remove key ${index + 1}`} isDisabled={keys.length === 1} onPress={() => onChange(keys.filter((k) => k.id !== key.id))}>
+            <Trash2 size={13} />
+          </Button>
+        </div>
+      ))}
+      <Button kind="bare" onPress={addBetween}>
+        <Plus size={13} /> Key
+      </Button>
+    </div>
+  );
+}

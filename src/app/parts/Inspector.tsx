@@ -1,0 +1,143 @@
+import { Dices } from 'lucide-react';
+import type { z } from 'zod';
+import { controlOf, type ControlMeta, type Gradient } from '../../core/piece/fields';
+import type { Animated } from '../../core/time/animated';
+import { bench, useBench, usePiece } from '../state/bench';
+import { getAt } from '../state/edit';
+import { AnimatedField } from './AnimatedField';
+import { Button } from './Button';
+import { ChoiceField } from './ChoiceField';
+import { ColourField } from './ColourField';
+import { GradientField } from './GradientField';
+import { NumberField } from './NumberField';
+import styles from './Row.module.css';
+import { SwitchField } from './SwitchField';
+
+interface Props {
+  /** an object schema whose fields carry control descriptions */
+  schema: z.ZodType;
+  /** where in the piece the object is */
+  path: readonly (string | number)[];
+  /** closing steps of winding values, by field */
+  windings?: Record<string, number>;
+  /** closing steps of plain numbers, by field: the legal neighbours are shown */
+  legalSteps?: Record<string, number>;
+  /** only these groups, in this order */
+  groups?: readonly string[];
+}
+
+interface Field {
+  name: string;
+  meta: ControlMeta;
+  schema: z.ZodType;
+}
+
+const fieldsOf = (schema: z.ZodType): Field[] =>
+  Object.entries((schema as z.ZodObject).shape as Record<string, z.ZodType>).flatMap(([name, field]) => {
+    const meta = controlOf(field);
+    return meta ? [{ name, meta, schema: field }] : [];
+  });
+
+/** The rows for an object of the piece, made from its schema. */
+export function Inspector({ schema, path, windings = {}, legalSteps = {}, groups }: Props) {
+  const piece = usePiece();
+  const value = getAt(piece, path) as Record<string, unknown>;
+  const fields = fieldsOf(schema).filter(({ meta }) => !meta.when || meta.when.is.includes(value[meta.when.field]));
+  const names = groups ?? [...new Set(fields.map(({ meta }) => meta.group ?? ''))];
+  return names.map((group) => {
+    const inGroup = fields.filter(({ meta }) => (meta.group ?? '') === group);
+    if (inGroup.length === 0) return null;
+    return (
+      <section key={group} className={styles.group}>
+        {group ? <h4>{group}</h4> : null}
+        {inGroup.map((field) => (
+          <FieldRow key={field.name} field={field} path={[...path, field.name]} value={value[field.name]} winding={windings[field.name] ?? 0} legalStep={legalSteps[field.name] ?? 0} />
+        ))}
+      </section>
+    );
+  });
+}
+
+interface RowProps {
+  field: Field;
+  path: readonly (string | number)[];
+  value: unknown;
+  winding: number;
+  legalStep: number;
+}
+
+function FieldRow({ field, path, value, winding, legalStep }: RowProps) {
+  const { meta } = field;
+  const selected = useBench((state) => state.selected?.join('.') === path.join('.'));
+  const set = (next: unknown): void => bench.set(path, next);
+  const initial = field.schema.safeParse(undefined).data;
+  if (meta.control === 'animated')
+    return (
+      <AnimatedField
+        spec={meta}
+        value={value as Animated}
+        initial={typeof initial === 'number' ? initial : 0}
+        closingStep={winding}
+        onChange={set}
+        selected={selected}
+        onSelect={() => bench.patch({ selected: [...path] })}
+      />
+    );
+  return (
+    <div className={`${styles.row} ${meta.control === 'gradient' ? styles.tall : ''}`}>
+      <i className={styles.dash} aria-hidden />
+      <span className={styles.label} title={meta.hint}>
+        {meta.label}
+      </span>
+      <Plain meta={meta} value={value} initial={initial} set={set} legalStep={legalStep} />
+    </div>
+  );
+}
+
+function Plain({ meta, value, initial, set, legalStep }: { meta: ControlMeta; value: unknown; initial: unknown; set(v: unknown): void; legalStep: number }) {
+  switch (meta.control) {
+    case 'number':
+    case 'integer': {
+      const number = value as number;
+      const snap = (v: number): number => (legalStep > 0 ? Math.round(v / legalStep) * legalStep : v);
+      const steps = legalStep > 0 ? legalWords(number, legalStep, meta.unit) : null;
+      return <NumberField spec={meta} value={number} initial={initial as number} whole={meta.control === 'integer'} onChange={(v) => set(snap(v))} {...(steps ? { note: steps } : {})} />;
+    }
+    case 'choice':
+      return <ChoiceField label={meta.label} value={value as string} choices={meta.choices ?? {}} onChange={set} />;
+    case 'colour':
+      return <ColourField label={meta.label} value={value as string} onChange={set} />;
+    case 'gradient':
+      return <GradientField label={meta.label} value={value as Gradient} onChange={set} />;
+    case 'switch':
+      return <SwitchField label={meta.label} value={value as boolean} onChange={set} />;
+    case 'layer':
+      return <LayerField meta={meta} value={value as string | null} set={set} />;
+    case 'seed':
+      return (
+        <span style={{ display: 'grid', gridTemplateColumns: '1fr auto' }}>
+          <NumberField spec={{ ...meta, comfort: 1000 }} whole value={value as number} initial={1} onChange={set} />
+          <Button kind="bare" label="Another seed" onPress={() => set(Math.floor(Math.random() * 100_000))}>
+            <Dices size={15} />
+          </Button>
+        </span>
+      );
+    case 'animated':
+      return null;
+  }
+}
+
+/** The value as a fraction of a turn when its step is one, so that the neighbours that close are plain to see. */
+function legalWords(value: number, step: number, unit = ''): string {
+  const per = Math.round(1 / step);
+  const count = value / step;
+  const whole = Math.abs(count - Math.round(count)) < 1e-6;
+  if (!whole) return `closes at ${Number((Math.round(count) * step).toFixed(3))}`;
+  return per > 1 ? `${Math.round(count)}/${per} ${unit}` : unit;
+}
+
+function LayerField({ meta, value, set }: { meta: ControlMeta; value: string | null; set(v: unknown): void }) {
+  const piece = usePiece();
+  const tunnels = Object.fromEntries(piece.layers.filter((layer) => layer.kind === 'tunnel').map((layer) => [layer.id, layer.name]));
+  return <ChoiceField label={meta.label} value={value !== null && value in tunnels ? value : 'none'} choices={{ none: 'Nothing: straight', ...tunnels }} onChange={(id) => set(id === 'none' ? null : id)} />;
+}

@@ -1,0 +1,119 @@
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { bench } from '../state/bench';
+import { readNumber } from './readNumber';
+import styles from './NumberField.module.css';
+
+export interface NumberSpec {
+  label: string;
+  unit?: string;
+  min?: number;
+  max?: number;
+  comfort?: number;
+  decimals?: number;
+  display?: number;
+  hint?: string;
+}
+
+interface Props {
+  spec: NumberSpec;
+  value: number;
+  initial?: number;
+  whole?: boolean;
+  /** shown instead of the number's unit */
+  note?: string;
+  onChange(value: number): void;
+}
+
+const DRAG_PX = 3;
+
+/** A number: type it (with units and simple sums), drag it sideways, or use the arrow keys. Double-click resets. */
+export function NumberField({ spec, value, initial, whole = false, note, onChange }: Props) {
+  const [text, setText] = useState<string | null>(null);
+  const drag = useRef<{ x: number; from: number; moved: boolean } | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const display = spec.display ?? 1;
+  const low = spec.min ?? -Infinity;
+  const high = spec.max ?? Infinity;
+  const span = (spec.comfort ?? (Number.isFinite(high) ? high : Math.max(1, Math.abs(value)))) - Math.max(low, -(spec.comfort ?? high) || 0);
+  const decimals = whole ? 0 : (spec.decimals ?? decimalsFor(span * display));
+  const legal = (v: number): number => Math.min(high, Math.max(low, whole ? Math.round(v) : Number(v.toPrecision(9))));
+  const step = whole ? 1 : 10 ** -decimals / display;
+  const shown = (value * display).toFixed(decimals);
+  const filled = Number.isFinite(span) && span > 0 ? Math.min(1, Math.max(0, (value - Math.max(low, -span)) / span)) : 0;
+
+  const down = (event: PointerEvent): void => {
+    if (text !== null || event.button !== 0) return;
+    drag.current = { x: event.clientX, from: value, moved: false };
+    event.currentTarget.setPointerCapture(event.pointerId);
+    event.preventDefault();
+  };
+  const move = (event: PointerEvent): void => {
+    const d = drag.current;
+    if (!d) return;
+    const dx = event.clientX - d.x;
+    if (!d.moved && Math.abs(dx) < DRAG_PX) return;
+    if (!d.moved) bench.beginGesture();
+    d.moved = true;
+    const pace = event.shiftKey ? 0.1 : event.ctrlKey ? 5 : 1;
+    const raw = d.from + (dx / 240) * span * pace;
+    onChange(legal(Math.round(raw / step) * step));
+  };
+  const up = (): void => {
+    if (drag.current?.moved) bench.endGesture();
+    else if (drag.current) {
+      setText(shown);
+      requestAnimationFrame(() => input.current?.select());
+      input.current?.focus();
+    }
+    drag.current = null;
+  };
+  const commit = (): void => {
+    if (text === null) return;
+    const parsed = readNumber(text, spec.unit);
+    if (parsed !== null) onChange(legal(parsed / display));
+    setText(null);
+  };
+  const key = (event: KeyboardEvent<HTMLInputElement>): void => {
+    event.stopPropagation();
+    if (event.key === 'Enter') {
+      commit();
+      event.currentTarget.blur();
+    } else if (event.key === 'Escape') {
+      setText(null);
+      event.currentTarget.blur();
+    } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+      event.preventDefault();
+      const pace = (event.shiftKey ? 0.1 : event.ctrlKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
+      const size = whole ? Math.sign(pace) * Math.max(1, Math.abs(pace)) : (span / 100) * pace;
+      const next = legal(value + (whole ? size : Math.sign(size) * Math.max(step, Math.abs(size))));
+      onChange(next);
+      setText(null);
+    }
+  };
+  return (
+    <div
+      className={styles.field}
+      onPointerDown={down}
+      onPointerMove={move}
+      onPointerUp={up}
+      onDoubleClick={() => initial !== undefined && (setText(null), onChange(initial))}
+      title={spec.hint}
+    >
+      <i className={styles.fill} style={{ width: `${filled * 100}%` }} />
+      <input
+        ref={input}
+        className={styles.input}
+        inputMode="decimal"
+        aria-label={spec.unit ? `${spec.label}, ${spec.unit}` : spec.label}
+        value={text ?? shown}
+        onFocus={() => setText((t) => t ?? shown)}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={commit}
+        onKeyDown={key}
+      />
+      <span className={styles.unit}>{note ?? spec.unit ?? ''}</span>
+    </div>
+  );
+}
+
+const decimalsFor = (span: number): number => (span > 400 ? 0 : span > 40 ? 1 : span > 0.5 ? 2 : 3);

@@ -1,0 +1,75 @@
+import { create } from 'zustand';
+import type { Piece } from '../../core/piece/schema';
+import type { EngineTrouble, LiveStatus } from '../../engine/protocol';
+import type { PictureReport } from '../../engine/seam/pictureReport';
+import { setAt } from './edit';
+import { beginGesture, change, endGesture, redo, startHistory, undo, type History } from './history';
+
+export const STEPS = ['build', 'fly', 'look', 'seam', 'export'] as const;
+export type Step = (typeof STEPS)[number];
+
+export interface Bench {
+  history: History<Piece> | null;
+  step: Step;
+  playing: boolean;
+  speed: number;
+  acrossSeam: boolean;
+  working: boolean;
+  alone: string | null;
+  /** id of the open card */
+  open: string | null;
+  /** path of the animated value shown on the track and in the band */
+  selected: (string | number)[] | null;
+  status: LiveStatus | null;
+  trouble: EngineTrouble | null;
+  saved: 'saved' | 'saving' | 'failed';
+  pictureReport: { report: PictureReport; of: Piece } | null;
+  /** a message that stays until dismissed */
+  notice: string | null;
+}
+
+export const useBench = create<Bench>(() => ({
+  history: null,
+  step: 'build',
+  playing: true,
+  speed: 1,
+  acrossSeam: false,
+  working: true,
+  alone: null,
+  open: null,
+  selected: null,
+  status: null,
+  trouble: null,
+  saved: 'saved',
+  pictureReport: null,
+  notice: null,
+}));
+
+const setHistory = (edit: (history: History<Piece>) => History<Piece>): void =>
+  useBench.setState(({ history }) => (history ? { history: edit(history) } : {}));
+
+/** What the interface does to the open piece. */
+export const bench = {
+  load(piece: Piece): void {
+    useBench.setState({
+      history: startHistory(piece), alone: null, open: piece.layers[0]?.id ?? null, selected: null,
+      pictureReport: null, playing: true, acrossSeam: false,
+    });
+  },
+  close: (): void => useBench.setState({ history: null, status: null, trouble: null }),
+  update: (edit: (piece: Piece) => Piece): void => setHistory((history) => change(history, edit(history.present))),
+  set: (path: readonly (string | number)[], value: unknown): void =>
+    setHistory((history) => change(history, setAt(history.present, path, value))),
+  beginGesture: (): void => setHistory(beginGesture),
+  endGesture: (): void => setHistory(endGesture),
+  undo: (): void => setHistory(undo),
+  redo: (): void => setHistory(redo),
+  patch: (state: Partial<Bench>): void => useBench.setState(state),
+};
+
+/** The open piece. Only for components inside the bench, which is shown when there is one. */
+export function usePiece(): Piece {
+  const piece = useBench((state) => state.history?.present);
+  if (!piece) throw new Error('no piece is open');
+  return piece;
+}

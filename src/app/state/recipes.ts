@@ -1,0 +1,29 @@
+import { parsePiece } from '../../core/piece/document';
+import { PieceSchema, type Piece } from '../../core/piece/schema';
+import { newId } from './edit';
+
+const files = import.meta.glob<unknown>('/demo/*.isomorph.json', { eager: true, import: 'default' });
+
+/** The pieces of the Saltmarsh Lamplight Week that ship with the app. */
+export const recipes: Piece[] = Object.entries(files)
+  .map(([, json]) => parsePiece(json))
+  .flatMap((parsed) => (parsed.ok ? [parsed.piece] : []));
+
+/** A copy of a piece under an id of its own. */
+export const copyOf = (piece: Piece, name = piece.name): Piece => ({ ...piece, id: newId('piece'), name });
+
+/** A blank lap that already shows something worth changing. */
+export const blankPiece = (): Piece =>
+  PieceSchema.parse({
+    id: newId('piece'),
+    name: 'Untitled lap',
+    lap: { frames: 250, rate: { num: 25, den: 1 } },
+    layers: [],
+    flight: {},
+    look: {
+      glow: [
+        { id: 'near', radius: 0.005, threshold: 0.8, gain: 0.4, tint: '#ffffff' },
+        { id: 'wide', radius: 0.06, threshold: 0.15, gain: 0.3, tint: '#ffffff' },
+      ],
+    },
+  });

@@ -1,0 +1,166 @@
+import { z } from 'zod';
+import { animated, choice, gradient, integer, number } from '../../piece/fields';
+import { evaluateAnimated } from '../../time/animated';
+import { layerBase } from '../base';
+import type { Drawing, LayerDefinition, RouteShape } from '../definition';
+import { signatures, source, tunnelRun } from './tunnel.gen';
+
+/** Corners that stand for a circle. */
+const CIRCLE_CORNERS = 64;
+
+const PLACES = { random: 'Ring by chance', position: 'By position', noise: 'Noise per ring' };
+const PLACE_INDEX = { random: 0, position: 1, noise: 2 } as const;
+
+const shape = 'Section';
+const way = 'Route';
+const lines = 'Rings';
+const tint = 'Colour';
+const life = 'Life';
+
+const TunnelSchema = z.looseObject({
+  ...layerBase,
+  kind: z.literal('tunnel'),
+  section: choice('polygon', { polygon: 'Polygon', circle: 'Circle' }, { label: 'Section', group: shape, hint: 'The outline carried along the route.' }),
+  sides: integer(5, { label: 'Sides', min: 3, max: 24, comfort: 12, group: shape, when: { field: 'section', is: ['polygon'] }, hint: 'Corners of the polygon.' }),
+  radius: animated(2, { label: 'Radius', unit: 'm', min: 0.05, max: 500, comfort: 6, group: shape, hint: 'Metres from the route to a corner.' }),
+  nested: number(0.82, { label: 'Inner copy', unit: 'of outer', min: 0, max: 0.99, group: shape, hint: 'Size of a second outline inside the first; 0 for none.' }),
+  nestedTurn: number(0, { label: 'Inner turn', unit: 'turns', min: -1, max: 1, comfort: 0.5, group: shape, hint: 'How far the inner copy is turned against the outer one, in turns.' }),
+  route: choice('straight', { straight: 'Straight', helix: 'Helix' }, { label: 'Route', group: way, hint: 'The line the outline is carried along.' }),
+  helixRadius: number(1.2, { label: 'Helix radius', unit: 'm', min: 0.01, max: 500, comfort: 6, group: way, when: { field: 'route', is: ['helix'] }, hint: 'Metres between the route and the axis it winds about.' }),
+  helixTurns: number(1, {
+    label: 'Winds', unit: 'turns per tile', min: -16, max: 16, comfort: 4, decimals: 2, group: way, when: { field: 'route', is: ['helix'] },
+    hint: 'Turns about the axis in one tile; whole numbers close.',
+  }),
+  twist: number(0.2, {
+    label: 'Twist', unit: 'turns per tile', min: -16, max: 16, comfort: 2, decimals: 3, group: way,
+    hint: 'Turns of the outline in one tile; steps of one side close.',
+  }),
+  build: choice('rings', { rings: 'Rings', wire: 'Wire net', ribs: 'Ribs', skin: 'Skin' }, {
+    label: 'Made of', group: lines,
+    hint: 'Rings: lines of light. Wire net: rings and lines along. Ribs: solid bands with gaps. Skin: a closed wall.',
+  }),
+  rings: integer(40, { label: 'Rings', unit: 'per tile', min: 1, max: 2000, comfort: 120, group: lines, hint: 'Outlines in one tile.' }),
+  width: number(0.012, {
+    label: 'Width', unit: 'mm', min: 0.0005, max: 5, comfort: 0.1, display: 1000, decimals: 1, group: lines,
+    when: { field: 'build', is: ['rings', 'wire'] }, hint: 'Thickness of a line in millimetres.',
+  }),
+  light: animated(3, { label: 'Light', unit: '×', min: 0, max: 10_000, comfort: 30, group: tint, hint: 'Brightness of lines; of ribs and skin, how much they glow by themselves.' }),
+  gradient: gradient(['#061018', '#12566a', '#f2b84b', '#fff1cf'], { label: 'Gradient', group: tint, hint: 'Colours from first to last place.' }),
+  placeBy: choice('noise', PLACES, { label: 'Place on it', group: tint, hint: 'What decides where on the gradient a ring is.' }),
+  spread: number(1, { label: 'Spread', min: 0, max: 4, comfort: 2, group: tint, hint: 'How much of the gradient is used: 0 only its middle, 1 all of it.' }),
+  placeDetail: integer(8, { label: 'Patches', unit: 'per tile', min: 2, max: 400, comfort: 40, group: tint, when: { field: 'placeBy', is: ['noise'] }, hint: 'Changes of colour along one tile.' }),
+  placeCycles: integer(2, { label: 'Evolves', unit: 'cycles per lap', min: 1, max: 64, comfort: 8, group: tint, when: { field: 'placeBy', is: ['noise'] }, hint: 'Most whole cycles the colours make in a lap.' }),
+  accent: number(0.5, { label: 'Accent', min: 0, max: 1, group: tint, hint: '0: all rings equally bright. 1: single rings flare up in turn.' }),
+  spin: animated(0, { label: 'Turns', unit: 'turns', min: -1000, max: 1000, comfort: 2, decimals: 3, group: life, hint: 'Rotation about the route; wound, it closes in steps of one side.' }),
+  disorder: number(0.03, { label: 'Disorder', min: 0, max: 1, comfort: 0.3, group: life, hint: 'Each ring shifted, turned and scaled a little, as a share of the radius.' }),
+  wobble: animated(0, { label: 'Wobble', min: 0, max: 1, comfort: 0.4, group: life, hint: 'The wall moved in and out by noise, as a share of the radius.' }),
+  wobbleCycles: integer(2, { label: 'Wobble evolves', unit: 'cycles per lap', min: 1, max: 64, comfort: 8, group: life, hint: 'Most whole cycles the wobble makes in a lap.' }),
+});
+export type TunnelLayer = z.infer<typeof TunnelSchema>;
+
+const cornersOf = (layer: TunnelLayer): number => (layer.section === 'circle' ? CIRCLE_CORNERS : layer.sides);
+const copiesOf = (layer: TunnelLayer): number => (layer.nested > 0 ? 2 : 1);
+
+/** Every stride-th ring is drawn at a working share: strides divide the count, so the rhythm stays even. */
+function strideOf(layer: TunnelLayer, share: number): number {
+  let stride = Math.max(1, Math.min(layer.rings, Math.round(1 / share)));
+  while (layer.rings % stride !== 0) stride--;
+  return stride;
+}
+
+/** The step of rotation under which the section looks the same, in turns. */
+export const sectionStep = (layer: TunnelLayer): number =>
+  layer.section === 'circle' ? 1 / CIRCLE_CORNERS : 1 / layer.sides;
+
+export function tunnelRoute(layer: TunnelLayer, tile: number): RouteShape {
+  return layer.route === 'helix'
+    ? { radius: layer.helixRadius, turnsPerMetre: layer.helixTurns / tile }
+    : { radius: 0, turnsPerMetre: 0 };
+}
+
+function ringPairs(layer: TunnelLayer, drawn: number, along: boolean): Uint32Array {
+  const corners = cornersOf(layer);
+  const copies = copiesOf(layer);
+  const perRing = corners * copies;
+  const pairs: number[] = [];
+  for (let ring = 0; ring < drawn; ring++)
+    for (let copy = 0; copy < copies; copy++)
+      for (let corner = 0; corner < corners; corner++) {
+        const base = ring * perRing + copy * corners;
+        pairs.push(base + corner, base + ((corner + 1) % corners));
+        if (along && corner % Math.max(1, corners >> 4) === 0) pairs.push(base + corner, base + perRing + corner);
+      }
+  return new Uint32Array(pairs);
+}
+
+/** Quads between ring `ring` and the next; for ribs, every second gap stays open. */
+function wallTriangles(layer: TunnelLayer, drawn: number): Uint32Array {
+  const corners = cornersOf(layer);
+  const perRing = corners * copiesOf(layer);
+  const out: number[] = [];
+  for (let ring = 0; ring < drawn; ring++) {
+    if (layer.build === 'ribs' && ring % 2 === 1) continue;
+    for (let corner = 0; corner < corners; corner++) {
+      const a = ring * perRing + corner;
+      const b = ring * perRing + ((corner + 1) % corners);
+      out.push(a, b, a + perRing, b, b + perRing, a + perRing);
+    }
+  }
+  return new Uint32Array(out);
+}
+
+export const tunnel: LayerDefinition<TunnelLayer> = {
+  kind: 'tunnel',
+  label: 'Tunnel',
+  need: 'Enclose the camera',
+  describe: 'An outline carried along a straight or winding route',
+  schema: TunnelSchema,
+  kernel: { entry: 'tunnelElement', source, signature: signatures.tunnelElement, run: tunnelRun },
+  elementCount: (layer, share) => (layer.rings / strideOf(layer, share) + 1) * cornersOf(layer) * copiesOf(layer),
+  counted: (layer, share) => ({ count: layer.rings / strideOf(layer, share), noun: 'rings per tile' }),
+  tileOf: (_, context) => context.tile,
+  values(layer, context, phase, share) {
+    const route = tunnelRoute(layer, context.tile);
+    return {
+      seed: layer.seed,
+      corners: cornersOf(layer),
+      copies: copiesOf(layer),
+      innerRatio: layer.nested,
+      innerTurn: layer.nestedTurn,
+      radius: evaluateAnimated(layer.radius, phase),
+      rings: layer.rings,
+      stride: strideOf(layer, share),
+      tile: context.tile,
+      twist: layer.twist,
+      spin: evaluateAnimated(layer.spin, phase),
+      disorder: layer.disorder,
+      wobble: evaluateAnimated(layer.wobble, phase),
+      wobbleCycles: layer.wobbleCycles,
+      placeBy: PLACE_INDEX[layer.placeBy],
+      placeSpread: layer.spread,
+      placeCycles: layer.placeCycles,
+      placeDetail: layer.placeDetail,
+      accent: layer.accent,
+      routeRadius: route.radius,
+      routeTurns: route.turnsPerMetre,
+      lap: phase,
+    };
+  },
+  drawings(layer, share) {
+    const drawn = layer.rings / strideOf(layer, share);
+    const out: Drawing[] = [];
+    if (layer.build === 'rings' || layer.build === 'wire')
+      out.push({ as: 'segments', pairs: ringPairs(layer, drawn, layer.build === 'wire'), widthMetres: layer.width });
+    if (layer.build === 'skin' || layer.build === 'ribs') {
+      out.push({ as: 'surface', triangles: wallTriangles(layer, drawn) });
+    }
+    return out;
+  },
+  gradient: (layer) => layer.gradient,
+  light: (layer, phase) => evaluateAnimated(layer.light, phase),
+  extent(layer, context) {
+    const r = evaluateAnimated(layer.radius, 0);
+    return { halfWidth: r, halfHeight: r, centre: [0, 0], from: 0, to: context.tile };
+  },
+  windings: (layer) => ({ spin: evaluateAnimated(layer.wobble, 0) > 0 ? 1 : sectionStep(layer) }),
+};

@@ -1,0 +1,95 @@
+import { z } from 'zod';
+import { AnimatedSchema, type Animated } from '../time/animated';
+
+// Zod must not generate code: the content security policy of the page forbids it.
+z.config({ jitless: true });
+
+/** What the inspector needs to know to draw a row for a field of the document. */
+export interface ControlMeta {
+  control: 'animated' | 'number' | 'integer' | 'choice' | 'colour' | 'gradient' | 'switch' | 'layer' | 'seed';
+  label: string;
+  /** one sentence, with the unit */
+  hint: string;
+  group?: string;
+  unit?: string;
+  min?: number;
+  max?: number;
+  /** upper end of comfortable dragging; typing goes up to max */
+  comfort?: number;
+  decimals?: number;
+  /** shown value = stored value × display */
+  display?: number;
+  choices?: Record<string, string>;
+  /** show only when a sibling field has one of these values */
+  when?: { field: string; is: readonly unknown[] };
+}
+
+type Info = Omit<ControlMeta, 'control' | 'choices'>;
+
+const inRange = (info: Info, values: readonly number[]): boolean =>
+  values.every((v) => Number.isFinite(v) && v >= (info.min ?? -Infinity) && v <= (info.max ?? Infinity));
+
+/** Every number an animated value states, without what its law makes of them between. */
+export function statedValues(value: Animated): number[] {
+  if (typeof value === 'number') return [value];
+  if (value.law === 'keyed') return value.keys.map((key) => key.value);
+  if (value.law === 'swing') return [value.middle - Math.abs(value.reach), value.middle + Math.abs(value.reach)];
+  return [value.start];
+}
+
+const rangeWords = (info: Info): string => `must be between ${info.min ?? '−∞'} and ${info.max ?? '∞'}${info.unit ? ` ${info.unit}` : ''}`;
+
+/** A value that may change over the lap. */
+export const animated = (initial: Animated, info: Info) =>
+  AnimatedSchema.refine((value) => inRange(info, statedValues(value)), { error: rangeWords(info) })
+    .default(initial)
+    .meta({ control: 'animated', ...info });
+
+export const number = (initial: number, info: Info) =>
+  z
+    .number()
+    .refine((value) => inRange(info, [value]), { error: rangeWords(info) })
+    .default(initial)
+    .meta({ control: 'number', ...info });
+
+export const integer = (initial: number, info: Info) =>
+  z
+    .int()
+    .refine((value) => inRange(info, [value]), { error: rangeWords(info) })
+    .default(initial)
+    .meta({ control: 'integer', decimals: 0, ...info });
+
+export const choice = <const T extends Record<string, string>>(initial: keyof T & string, choices: T, info: Info) =>
+  z
+    .enum(Object.keys(choices) as [keyof T & string, ...(keyof T & string)[]])
+    .default(initial as never)
+    .meta({ control: 'choice', choices, ...info });
+
+export const flag = (initial: boolean, info: Info) => z.boolean().default(initial).meta({ control: 'switch', ...info });
+
+const HexSchema = z.string().regex(/^#[0-9a-f]{6}$/i, { error: 'must be a colour like #12566a' });
+
+export const colour = (initial: string, info: Info) => HexSchema.default(initial).meta({ control: 'colour', ...info });
+
+export const GradientSchema = z
+  .array(z.object({ at: z.number().min(0).max(1), colour: HexSchema }))
+  .min(1)
+  .max(12);
+export type Gradient = z.infer<typeof GradientSchema>;
+
+export const gradient = (initial: readonly string[], info: Info) =>
+  GradientSchema.default(
+    initial.map((hex, index) => ({ at: initial.length > 1 ? index / (initial.length - 1) : 0, colour: hex })),
+  ).meta({ control: 'gradient', ...info });
+
+/** A reference to another layer by id, or null. */
+export const layerRef = (info: Info) => z.string().nullable().default(null).meta({ control: 'layer', ...info });
+
+export const seed = (info: Info) =>
+  z.int().min(0).max(0xffffffff).default(1).meta({ control: 'seed', min: 0, max: 0xffffffff, ...info });
+
+/** The control description of a field's schema, or null when the field is not for the inspector. */
+export function controlOf(schema: z.ZodType): ControlMeta | null {
+  const meta = schema.meta() as ControlMeta | undefined;
+  return meta?.control ? meta : null;
+}

@@ -1,0 +1,81 @@
+import { cross, dot, length, normalize, scale, subtract, add, type Vec3 } from './vector';
+
+export interface Frame {
+  tangent: Vec3;
+  right: Vec3;
+  up: Vec3;
+}
+
+/** A route by arc length: s in metres, from 0 to `length`; beyond its ends it goes on by its own law. */
+export interface Path {
+  length: number;
+  pointAt(s: number): Vec3;
+  frameAt(s: number): Frame;
+}
+
+export type PathSpec =
+  | { kind: 'straight'; length: number }
+  /** `turns` about the −z axis over `advance` metres along it */
+  | { kind: 'helix'; radius: number; turns: number; advance: number };
+
+/**
+ * The path of a specification. Points advance along −z; a straight path is a helix of radius 0.
+ * Frames are rotation-minimising with the leftover twist of each turn spread evenly, so they repeat after every turn.
+ */
+export function pathFromSpec(spec: PathSpec): Path {
+  const advance = spec.kind === 'helix' ? spec.advance : spec.length;
+  const radius = spec.kind === 'helix' ? spec.radius : 0;
+  const turns = spec.kind === 'helix' ? spec.turns : 0;
+  const total = Math.hypot(advance, 2 * Math.PI * radius * turns);
+  const angleAt = (s: number): number => (2 * Math.PI * turns * s) / total;
+  const slope = (2 * Math.PI * radius * turns) / advance;
+  const inv = 1 / Math.hypot(1, slope);
+  return {
+    length: total,
+    pointAt(s) {
+      const a = angleAt(s);
+      return [radius * Math.cos(a), radius * Math.sin(a), (-advance * s) / total];
+    },
+    frameAt(s) {
+      const a = angleAt(s);
+      const [c, sn] = [Math.cos(a), Math.sin(a)];
+      const outward: Vec3 = [c, sn, 0];
+      const tangent: Vec3 = [-slope * sn * inv, slope * c * inv, -inv];
+      const over = cross(outward, tangent);
+      return {
+        tangent,
+        right: subtract(scale(outward, c), scale(over, sn)),
+        up: add(scale(outward, sn), scale(over, c)),
+      };
+    },
+  };
+}
+
+/**
+ * Rotation-minimising frames along sampled points by double reflection
+ * (Wang, Jüttler, Zheng, Liu, ACM TOG 27(1), 2008); fourth order in the step.
+ * @param tangents unit tangents at the points
+ * @param up first frame's up, perpendicular to the first tangent
+ * @returns the up vector at every point
+ */
+export function doubleReflection(points: readonly Vec3[], tangents: readonly Vec3[], up: Vec3): Vec3[] {
+  const out: Vec3[] = [normalize(up)];
+  for (let i = 0; i + 1 < points.length; i++) {
+    const v1 = subtract(points[i + 1], points[i]);
+    const c1 = dot(v1, v1);
+    const reflect = (v: Vec3, n: Vec3, c: number): Vec3 => subtract(v, scale(n, (2 / c) * dot(n, v)));
+    const upL = reflect(out[i], v1, c1);
+    const tangentL = reflect(tangents[i], v1, c1);
+    const v2 = subtract(tangents[i + 1], tangentL);
+    const c2 = dot(v2, v2);
+    out.push(c2 < 1e-30 ? upL : reflect(upL, v2, c2));
+  }
+  return out;
+}
+
+/** Signed angle in radians from `a` to `b` about the unit axis. */
+export const angleAbout = (axis: Vec3, a: Vec3, b: Vec3): number => Math.atan2(dot(axis, cross(a, b)), dot(a, b));
+
+/** Length of a polyline in metres. */
+export const polylineLength = (points: readonly Vec3[]): number =>
+  points.reduce((sum, p, i) => (i === 0 ? 0 : sum + length(subtract(p, points[i - 1]))), 0);

@@ -1,0 +1,110 @@
+import { z } from 'zod';
+import { hash4 } from '../random/hash';
+import { cubicBezier } from './easing';
+import { wrapPhase } from './lap';
+import { hermite, periodicSlopes } from './spline';
+
+/** How a key leads to the next one. `smooth` gives a periodic C2 curve through the smooth keys' neighbours. */
+const EaseSchema = z.union([
+  z.enum(['linear', 'hold', 'smooth']),
+  z.tuple([z.number().min(0).max(1), z.number().min(-4).max(5), z.number().min(0).max(1), z.number().min(-4).max(5)]),
+]);
+export type Ease = z.infer<typeof EaseSchema>;
+
+const KeySchema = z.object({ id: z.string(), at: z.number().min(0).lt(1), value: z.number(), ease: EaseSchema });
+export type Key = z.infer<typeof KeySchema>;
+
+const KeyedSchema = z.object({ law: z.literal('keyed'), keys: z.array(KeySchema).min(1).max(500) });
+
+const SwingSchema = z.object({
+  law: z.literal('swing'),
+  middle: z.number(),
+  reach: z.number(),
+  /** whole cycles per lap close; other numbers are kept, and reported at the seam */
+  cycles: z.number().min(0).max(1000),
+  wave: z.enum(['sine', 'triangle', 'noise']),
+  shift: z.number(),
+});
+
+const WoundSchema = z.object({ law: z.literal('wound'), start: z.number(), perLap: z.number() });
+
+/** A value over the lap: a plain number is fixed; otherwise keyed, swinging or wound (laws: time is a circle). */
+export const AnimatedSchema = z.union([
+  z.number(),
+  z.discriminatedUnion('law', [KeyedSchema, SwingSchema, WoundSchema]),
+]);
+export type Animated = z.infer<typeof AnimatedSchema>;
+export type Keyed = z.infer<typeof KeyedSchema>;
+export type Swing = z.infer<typeof SwingSchema>;
+export type Wound = z.infer<typeof WoundSchema>;
+export type Law = 'fixed' | 'keyed' | 'swing' | 'wound';
+
+export const lawOf = (value: Animated): Law => (typeof value === 'number' ? 'fixed' : value.law);
+
+/**
+ * The value at a phase of the lap. The phase is not wrapped: 1.25 is a quarter into the second lap, where a wound value
+ * has gone on and an open swing has not come back. In the unit of the value.
+ */
+export function evaluateAnimated(value: Animated, phase: number): number {
+  if (typeof value === 'number') return value;
+  switch (value.law) {
+    case 'keyed':
+      return evaluateKeys(value.keys, wrapPhase(phase));
+    case 'swing':
+      return value.middle + value.reach * wave(value, phase * value.cycles + value.shift);
+    case 'wound':
+      return value.start + value.perLap * phase;
+  }
+}
+
+function wave(swing: Swing, turns: number): number {
+  const at = wrapPhase(turns);
+  if (swing.wave === 'sine') return Math.sin(2 * Math.PI * at);
+  if (swing.wave === 'triangle') return 1 - 4 * Math.abs(at - 0.5);
+  // hashed smooth noise with one knot per cycle and eight knots at least, repeating after the swing's own cycles
+  const knots = Math.max(4, Math.round(swing.cycles) * 2);
+  const x = (turns / Math.max(swing.cycles, 1e-9)) * knots;
+  const base = Math.floor(x);
+  const knot = (i: number): number => hash4(((i % knots) + knots) % knots, 77, knots, 5)[0] / 2 ** 31 - 1;
+  const slope = (i: number): number => (knot(i + 1) - knot(i - 1)) / 2;
+  return hermite(x - base, 1, knot(base), slope(base), knot(base + 1), slope(base + 1));
+}
+
+function evaluateKeys(unsorted: readonly Key[], phase: number): number {
+  const keys = [...unsorted].sort((a, b) => a.at - b.at);
+  if (keys.length === 1) return keys[0].value;
+  let index = keys.length - 1;
+  for (let i = 0; i < keys.length; i++) if (keys[i].at <= phase) index = i;
+  if (phase < keys[0].at) index = keys.length - 1;
+  const from = keys[index];
+  const to = keys[(index + 1) % keys.length];
+  const width = wrapPhase(to.at - from.at) || 1;
+  const t = wrapPhase(phase - from.at) / width;
+  if (from.ease === 'hold') return from.value;
+  if (from.ease === 'linear') return from.value + (to.value - from.value) * t;
+  if (from.ease === 'smooth') {
+    const slopes = periodicSlopes(
+      keys.map((key) => key.at),
+      keys.map((key) => key.value),
+    );
+    return hermite(t, width, from.value, slopes[index], to.value, slopes[(index + 1) % keys.length]);
+  }
+  return from.value + (to.value - from.value) * cubicBezier(t, from.ease);
+}
+
+/** Whether the value closes: what it gains per lap is a whole number of `step`s (0: must return to the same value). */
+export function closes(value: Animated, step = 0): boolean {
+  const gain = evaluateAnimated(value, 1.25) - evaluateAnimated(value, 0.25);
+  const size = Math.abs(evaluateAnimated(value, 0.25)) + Math.abs(gain) + 1;
+  const left = step > 0 ? Math.abs(gain / step - Math.round(gain / step)) * step : Math.abs(gain);
+  const swings = typeof value === 'number' || value.law !== 'swing' || Number.isInteger(value.cycles);
+  return left < 1e-9 * size && swings;
+}
+
+/** The nearest value that closes: whole cycles, whole steps. Unchanged when it closes already. */
+export function snapAnimated(value: Animated, step = 0): Animated {
+  if (typeof value === 'number' || closes(value, step)) return value;
+  if (value.law === 'swing') return { ...value, cycles: Math.max(1, Math.round(value.cycles)) };
+  if (value.law === 'wound') return step > 0 ? { ...value, perLap: Math.round(value.perLap / step) * step } : value.start;
+  return value;
+}

@@ -1,0 +1,43 @@
+import * as THREE from 'three';
+import { cameraPose, type CameraPose } from '../core/flight/camera';
+import type { Piece } from '../core/piece/schema';
+import { evaluateAnimated } from '../core/time/animated';
+
+/** The camera of one frame: its matrices over the open shutter and its lens in pixels. */
+export interface Shot {
+  pose: CameraPose;
+  open: THREE.Matrix4;
+  mid: THREE.Matrix4;
+  close: THREE.Matrix4;
+  /** phases at which the shutter opens and closes; not wrapped */
+  openPhase: number;
+  closePhase: number;
+  pixelFocal: number;
+  apertureHalfM: number;
+}
+
+/** World to view at a phase, which is not wrapped. */
+export function viewMatrix(piece: Piece, phase: number): THREE.Matrix4 {
+  const pose = cameraPose(piece, phase);
+  return new THREE.Matrix4()
+    .compose(new THREE.Vector3(...pose.position), new THREE.Quaternion(...pose.quaternion), new THREE.Vector3(1, 1, 1))
+    .invert();
+}
+
+export function shotAt(piece: Piece, phase: number, width: number): Shot {
+  const pose = cameraPose(piece, phase);
+  const openFor = evaluateAnimated(piece.flight.shutterDeg, phase) / 360 / piece.lap.frames;
+  const openPhase = phase - openFor / 2;
+  const closePhase = phase + openFor / 2;
+  const mid = viewMatrix(piece, phase);
+  return {
+    pose,
+    mid,
+    open: openFor > 0 ? viewMatrix(piece, openPhase) : mid,
+    close: openFor > 0 ? viewMatrix(piece, closePhase) : mid,
+    openPhase,
+    closePhase,
+    pixelFocal: (width * pose.focalMm) / pose.sensorMm,
+    apertureHalfM: pose.focalMm / 1000 / pose.fNumber / 2,
+  };
+}

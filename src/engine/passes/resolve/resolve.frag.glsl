@@ -1,0 +1,23 @@
+// The linear picture: what was drawn at full size, and the wide blurs drawn into half, quarter and eighth size.
+uniform sampler2D uFull;
+uniform sampler2D uHalf;
+uniform sampler2D uQuarter;
+uniform sampler2D uEighth;
+uniform bvec3 uUsed;
+uniform bool uBackdrop;
+uniform vec3 uCentre;
+uniform vec3 uEdge;
+uniform vec2 uPicture;
+in vec2 vUv;
+out vec4 outColour;
+void main() {
+  vec3 c = texture(uFull, vUv).rgb;
+  if (uUsed.x) c += texture(uHalf, vUv).rgb;
+  if (uUsed.y) c += texture(uQuarter, vUv).rgb;
+  if (uUsed.z) c += texture(uEighth, vUv).rgb;
+  if (uBackdrop) {
+    vec2 d = (vUv - 0.5) * uPicture / length(uPicture) * 2.0;
+    c += mix(uCentre, uEdge, smoothstep(0.0, 1.0, length(d)));
+  }
+  outColour = vec4(c, 1.0);
+}

@@ -1,0 +1,68 @@
+// A line of light between two elements, blurred exactly by the round lens: see segments.frag.glsl.
+// Drawn as one quad an instance. Needs passes/view.glsl.
+in uvec2 aPair;
+uniform sampler2D uOpenPlace;
+uniform sampler2D uClosePlace;
+uniform sampler2D uOpenLook;
+uniform sampler2D uGradient;
+uniform mat4 uView;          // at this pass's time
+uniform float uTime;         // place of this pass in the shutter, 0..1
+uniform float uTileOffset;
+uniform float uLight;
+uniform float uWidth;        // metres
+uniform float uShare;        // 1 / number of passes
+uniform vec4 uLevel;
+
+flat out vec4 fEnds;         // both ends in target pixels
+flat out vec4 fBlur;         // blur radius and own half width at both ends, target pixels
+flat out vec3 fLightA;
+flat out vec3 fLightB;
+flat out vec2 fDepth;        // 1 / depth at both ends
+
+vec3 world(uint id) {
+  ivec2 texel = ivec2(int(id) & 1023, int(id) >> 10);
+  vec3 p = mix(texelFetch(uOpenPlace, texel, 0).xyz, texelFetch(uClosePlace, texel, 0).xyz, uTime);
+  return (uView * vec4(p - vec3(0.0, 0.0, uTileOffset), 1.0)).xyz;
+}
+
+vec3 lightOf(uint id, float depth) {
+  vec4 look = texelFetch(uOpenLook, ivec2(int(id) & 1023, int(id) >> 10), 0);
+  return textureLod(uGradient, vec2(look.x, 0.5), 0.0).rgb * (look.y * presence(depth) * clearAir(depth));
+}
+
+void main() {
+  vec3 a = world(aPair.x);
+  vec3 b = world(aPair.y);
+  const float NEAR = 0.03;
+  gl_Position = vec4(2.0, 2.0, 2.0, 1.0);
+  fEnds = vec4(0.0); fBlur = vec4(0.0); fLightA = vec3(0.0); fLightB = vec3(0.0); fDepth = vec2(1.0);
+  if (a.z > -NEAR && b.z > -NEAR) return;
+  if (a.z > -NEAR) a = mix(b, a, (b.z + NEAR) / (b.z - a.z));
+  if (b.z > -NEAR) b = mix(a, b, (a.z + NEAR) / (a.z - b.z));
+  float da = -a.z;
+  float db = -b.z;
+  fLightA = lightOf(aPair.x, da);
+  fLightB = lightOf(aPair.y, db);
+  if (max(max(fLightA.r, fLightA.g), fLightA.b) + max(max(fLightB.r, fLightB.g), fLightB.b) <= 0.0) return;
+  vec2 pa = a.xy * (uPixelFocal / da) + uPicture * 0.5;
+  vec2 pb = b.xy * (uPixelFocal / db) + uPicture * 0.5;
+  float ra = blurPx(da);
+  float rb = blurPx(db);
+  float least = ra * rb < 0.0 ? 0.0 : min(abs(ra), abs(rb));
+  if (least < uLevel.y || least >= uLevel.z) return;
+  float ha = 0.5 * uWidth * uPixelFocal / da;
+  float hb = 0.5 * uWidth * uPixelFocal / db;
+  float reach = max(length(vec2(ra, ha)), length(vec2(rb, hb))) + 2.0 / uLevel.x;
+  vec2 along = pb - pa;
+  float len = length(along);
+  along = len > 1e-4 ? along / len : vec2(1.0, 0.0);
+  vec2 across = vec2(-along.y, along.x);
+  vec2 corner = vec2(float(gl_VertexID & 1), float(gl_VertexID >> 1)) * 2.0 - 1.0;
+  vec2 p = (corner.x < 0.0 ? pa - along * reach : pb + along * reach) + across * (corner.y * reach);
+  gl_Position = vec4(p / uPicture * 2.0 - 1.0, 0.0, 1.0);
+  fEnds = vec4(pa, pb) * uLevel.x;
+  fBlur = vec4(ra, rb, ha, hb) * uLevel.x;
+  fLightA *= uLight * uShare;
+  fLightB *= uLight * uShare;
+  fDepth = vec2(1.0 / da, 1.0 / db);
+}

@@ -1,0 +1,58 @@
+// The cell's share of the sprite at this pixel (lens sampling, formulas 4 to 6).
+uniform vec4 uAperture;
+uniform vec4 uLevel;
+uniform sampler2D uMatter;   // alpha: depth in metres of what is solid
+uniform bool uSolid;
+flat in vec4 fCentre;
+flat in vec4 fCell;
+flat in vec4 fStreak;
+flat in vec3 fEnergy;
+flat in vec2 fKind;
+out vec4 outColour;
+
+// share of a cell's row: hard edges, or hats that overlap by one cell and still sum to one
+float share(float x, float index, float cells) {
+  float y = x * cells - index;
+  bool first = index < 0.5;
+  bool last = index > cells - 1.5;
+  if (uAperture.w < 0.5) return (first || y >= 0.0) && (last || y < 1.0) ? 1.0 : 0.0;
+  float low = first ? 1.0 : clamp(y + 0.5, 0.0, 1.0);
+  float high = last ? 1.0 : clamp(1.5 - y, 0.0, 1.0);
+  return low * high;
+}
+
+float profile(vec2 v, float re) {
+  float round_ = length(v);
+  float q = fStreak.w > 0.02 && (uAperture.x > 2.5 || uAperture.z != 1.0)
+    ? mix(round_, apertureGauge(v, uAperture.x, uAperture.y, uAperture.z), fStreak.w) : round_;
+  float edge = clamp(0.5 + (1.0 - q) * re, 0.0, 1.0);
+  float k = max(0.0, 1.0 - q * q);
+  return mix(edge, 3.0 * k * k, fKind.x);
+}
+
+void main() {
+  vec2 at = gl_FragCoord.xy;
+  if (uSolid) {
+    float wall = texelFetch(uMatter, ivec2(at / uLevel.x), 0).a;
+    if (wall < fKind.y) discard;
+  }
+  vec2 d = at - fCentre.xy;
+  float re = fCentre.z;
+  int taps = int(fStreak.z);
+  bool cut = fCell.z * fCell.w > 1.0;
+  float sum = 0.0;
+  for (int i = 0; i < 12; i++) {
+    if (i >= taps) break;
+    float along = (float(i) + 0.5) / float(taps) - 0.5;
+    vec2 v = (d - fStreak.xy * along) * (fCentre.w / re);
+    float p = profile(v, re);
+    if (p <= 0.0) continue;
+    if (cut) {
+      vec2 s = apertureSquare(v, uAperture.x, uAperture.y, uAperture.z);
+      p *= share(s.x, fCell.x, fCell.z) * share(s.y, fCell.y, fCell.w);
+    }
+    sum += p;
+  }
+  if (sum <= 0.0) discard;
+  outColour = vec4(fEnergy * (sum / float(taps)), 0.0);
+}

@@ -1,0 +1,26 @@
+// A wall between elements, seen from this pass's own point of the lens. Needs passes/view.glsl.
+uniform sampler2D uOpenPlace;
+uniform sampler2D uClosePlace;
+uniform sampler2D uOpenLook;
+uniform mat4 uView;
+uniform float uTime;
+uniform float uTileOffset;
+uniform vec2 uLens;      // lens point in metres
+uniform vec2 uJitter;    // sub-pixel offset in pixels
+out vec3 vView;
+out vec2 vLook;
+
+void main() {
+  ivec2 texel = ivec2(gl_VertexID & 1023, gl_VertexID >> 10);
+  vec3 p = mix(texelFetch(uOpenPlace, texel, 0).xyz, texelFetch(uClosePlace, texel, 0).xyz, uTime);
+  vec3 v = (uView * vec4(p - vec3(0.0, 0.0, uTileOffset), 1.0)).xyz;
+  vView = v;
+  vLook = texelFetch(uOpenLook, texel, 0).xy;
+  float d = -v.z;
+  // a lens point off the axis shears the view about the plane of focus
+  vec2 xy = v.xy + uLens * (d / uFocus - 1.0);
+  vec2 clip = 2.0 * (xy * uPixelFocal + uJitter * d) / uPicture;
+  float near = 0.03;
+  float far = max(uAir.z, 1.0);
+  gl_Position = vec4(clip, ((far + near) * d - 2.0 * far * near) / (far - near), d);
+}

@@ -1,0 +1,76 @@
+import type { Piece } from '../core/piece/schema';
+import type { PictureReport } from './seam/pictureReport';
+
+/** What the page asks of the live picture. */
+export interface LiveView {
+  /** size of the picture on the page in device pixels */
+  width: number;
+  height: number;
+  playing: boolean;
+  /** factor on the piece's own rate */
+  speed: number;
+  /** repeat only the last and first half second */
+  acrossSeam: boolean;
+  /** draw working counts */
+  working: boolean;
+  /** draw only this layer */
+  alone: string | null;
+}
+
+/** What the live picture tells the page after each drawn frame. */
+export interface LiveStatus {
+  phase: number;
+  frameIndex: number;
+  /** frames drawn per second while playing */
+  fps: number;
+  /** milliseconds the frame took */
+  ms: number;
+  /** passes in the picture that is shown */
+  passes: number;
+  /** passes it will be refined to; equal when it is finished */
+  wanted: number;
+  /** drawn size over page size */
+  scale: number;
+}
+
+export type EngineTrouble = { code: 'no-webgl2' | 'no-float-targets' | 'context-lost' | 'drawing-failed'; detail: string };
+
+export interface LiveListener {
+  status(status: LiveStatus): void;
+  trouble(trouble: EngineTrouble | null): void;
+}
+
+/** A single finished frame. */
+export interface StillRequest {
+  piece: Piece;
+  frameIndex: number;
+  width: number;
+  height: number;
+  passes: number;
+  texture?: boolean;
+}
+
+export interface SeamRequest {
+  piece: Piece;
+  width: number;
+  height: number;
+  passes: number;
+}
+
+/** What the engine's worker offers to other threads (over Comlink). */
+export interface EngineApi {
+  attach(canvas: OffscreenCanvas, listener: LiveListener): void;
+  setPiece(piece: Piece): void;
+  setView(view: LiveView): void;
+  /** moves the playhead; refines there when paused */
+  seek(phase: number): void;
+  still(request: StillRequest): Promise<Blob>;
+  /** encoded sRGB bytes, top row first: for tests and byte comparisons */
+  pixels(request: StillRequest): Promise<Uint8Array>;
+  seamPictures(request: SeamRequest, progress: (share: number) => void): Promise<PictureReport>;
+  cancel(): void;
+  elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array>;
+  /** runs a kernel check on the GPU: see gl/probe.ts */
+  probe(source: string, body: string, count: number): Promise<Float32Array>;
+  loseContext(): void;
+}

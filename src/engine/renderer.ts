@@ -1,0 +1,367 @@
+import * as THREE from 'three';
+import { layerContext } from '../core/layers/batch';
+import { definitionOf, type Layer } from '../core/layers/registry';
+import { apertureCells, type LensPass } from '../core/lens/cells';
+import { hexToLinear } from '../core/look/colour';
+import type { Piece } from '../core/piece/schema';
+import { evaluateAnimated } from '../core/time/animated';
+import { shotAt, viewMatrix, type Shot } from './camera';
+import { ADDITIVE, fullscreenMaterial, Quad, Stage } from './gl/quad';
+import { LayerObjects, SMALL_PX, type DrawnObject } from './layerObjects';
+import { FinishPass } from './passes/finish/finish';
+import { GlowPass } from './passes/glow/glow';
+import addFragment from './passes/resolve/add.frag.glsl?raw';
+import backdropFragment from './passes/resolve/backdrop.frag.glsl?raw';
+import resolveFragment from './passes/resolve/resolve.frag.glsl?raw';
+import { LEVELS, Targets } from './targets';
+
+export interface FrameRequest {
+  /** position in the lap; any real */
+  phase: number;
+  /** index within the lap, for grain and dither */
+  frameIndex: number;
+  width: number;
+  height: number;
+  /** a power of two from 1 to 256 */
+  passes: number;
+  /** draw each layer's working count instead of its final one */
+  working: boolean;
+  /** grain and dither; off for measuring */
+  texture: boolean;
+}
+
+/** Blur radius in pixels from which light is drawn into a half-size target; doubles per level. */
+const CRISP_PX = 10;
+
+/**
+ * Draws a piece at a phase. Everything on screen is a function of (piece, request): no frame depends on the one before,
+ * so any frame can be drawn alone, in any order, to the same bytes.
+ */
+export class Renderer {
+  readonly three: THREE.WebGLRenderer;
+  private readonly stage = new Stage();
+  private readonly quad = new Quad(this.stage);
+  private readonly glow = new GlowPass();
+  private readonly finish = new FinishPass();
+  private targets: Targets | null = null;
+  private piece: Piece | null = null;
+  private readonly objects = new Map<string, LayerObjects>();
+
+  private readonly view: Record<string, THREE.IUniform> = {
+    uPicture: { value: new THREE.Vector2() },
+    uPixelFocal: { value: 1 },
+    uApertureHalf: { value: 0 },
+    uFocus: { value: 1 },
+    uAir: { value: new THREE.Vector4() },
+    uViewOpen: { value: new THREE.Matrix4() },
+    uViewMid: { value: new THREE.Matrix4() },
+    uViewClose: { value: new THREE.Matrix4() },
+    uView: { value: new THREE.Matrix4() },
+    uTime: { value: 0.5 },
+    uPass: { value: new THREE.Vector4() },
+    uShare: { value: 1 },
+    uAperture: { value: new THREE.Vector4() },
+    uLevel: { value: new THREE.Vector4() },
+    uLens: { value: new THREE.Vector2() },
+    uJitter: { value: new THREE.Vector2() },
+    uMatter: { value: null },
+    uSolid: { value: false },
+    uFogColour: { value: new THREE.Vector3() },
+  };
+
+  private readonly backdrop = fullscreenMaterial(backdropFragment, {
+    uCentre: { value: new THREE.Vector3() },
+    uEdge: { value: new THREE.Vector3() },
+    uPicture: this.view.uPicture,
+  });
+  private readonly add = fullscreenMaterial(addFragment, { uSource: { value: null }, uShare: { value: 1 } }, ADDITIVE);
+  private readonly resolve = fullscreenMaterial(resolveFragment, {
+    uFull: { value: null },
+    uHalf: { value: null },
+    uQuarter: { value: null },
+    uEighth: { value: null },
+    uUsed: { value: [false, false, false] },
+    uBackdrop: { value: true },
+    uCentre: this.backdrop.uniforms.uCentre,
+    uEdge: this.backdrop.uniforms.uEdge,
+    uPicture: this.view.uPicture,
+  });
+
+  /**
+   * @param canvas drawn to by {@link draw}; its size follows the request
+   * @throws Error when the browser gives no WebGL2 context with float targets
+   */
+  constructor(readonly canvas: OffscreenCanvas) {
+    const context = canvas.getContext('webgl2', {
+      alpha: false,
+      antialias: false,
+      depth: false,
+      powerPreference: 'high-performance',
+      preserveDrawingBuffer: true,
+    });
+    if (!context) throw new Error('no-webgl2: this browser offers no WebGL2');
+    if (!context.getExtension('EXT_color_buffer_float') || !context.getExtension('OES_texture_float_linear'))
+      throw new Error('no-float-targets: this graphics driver cannot draw into floating-point pictures');
+    context.getExtension('EXT_float_blend');
+    this.three = new THREE.WebGLRenderer({ canvas, context });
+    this.three.autoClear = false;
+    this.three.outputColorSpace = THREE.LinearSRGBColorSpace;
+    this.three.info.autoReset = false;
+  }
+
+  get lost(): boolean {
+    return this.three.getContext().isContextLost();
+  }
+
+  setPiece(piece: Piece): void {
+    this.piece = piece;
+    const ids = new Set(piece.layers.map((layer) => layer.id));
+    for (const [id, objects] of this.objects)
+      if (!ids.has(id)) {
+        objects.dispose();
+        this.objects.delete(id);
+      }
+  }
+
+  /** Draws the whole frame to the canvas. */
+  draw(request: FrameRequest): void {
+    for (const _ of this.drawInSteps(request));
+  }
+
+  /** Draws the frame, yielding after every pass; the canvas changes only at the end. */
+  *drawInSteps(request: FrameRequest): Generator<number> {
+    const { piece } = this;
+    if (!piece) return;
+    const targets = this.prepare(request);
+    const shot = shotAt(piece, request.phase, request.width);
+    this.setView(piece, shot, request);
+    const visible = piece.layers.filter((layer) => !layer.hidden);
+    const layers = visible.map((layer) => {
+      const share = request.working ? layer.working : 1;
+      const objects = LayerObjects.fitting(this.objects.get(layer.id), layer, share, this.view);
+      this.objects.set(layer.id, objects);
+      objects.update(this.three, this.quad, piece, layer, share, [shot.openPhase, request.phase, shot.closePhase]);
+      return { layer, objects };
+    });
+    const solid = layers.some(({ objects }) => objects.drawn.some(({ as }) => as === 'surface'));
+    const used = LEVELS.map(() => false);
+    for (const target of targets.levels) this.clear(target);
+    const passes = apertureCells(
+      request.passes,
+      piece.flight.blades,
+      evaluateAnimated(piece.flight.bladeTurn, request.phase) / 360,
+      piece.flight.squeeze,
+    );
+    for (let index = 0; index < passes.length; index++) {
+      this.drawPass(piece, shot, passes[index], passes.length, layers, solid, used, targets);
+      yield (index + 1) / passes.length;
+    }
+    this.compose(piece, request, targets, solid, used, null);
+  }
+
+  /** The finished picture as floats 0..1, red, green, blue, alpha, bottom row first; without touching the canvas. */
+  readPicture(request: FrameRequest): Float32Array {
+    this.draw(request);
+    const { width, height } = request;
+    const bytes = new Uint8Array(width * height * 4);
+    const gl = this.three.getContext() as WebGL2RenderingContext;
+    this.three.setRenderTarget(null);
+    gl.readPixels(0, 0, width, height, gl.RGBA, gl.UNSIGNED_BYTE, bytes);
+    return Float32Array.from(bytes, (v) => v / 255);
+  }
+
+  /** Linear light of the frame before glow and finish, for tests and measurements. */
+  readLight(request: FrameRequest): Float32Array {
+    this.draw(request);
+    const out = new Float32Array(request.width * request.height * 4);
+    const { resolved } = this.currentTargets(request);
+    this.three.readRenderTargetPixels(resolved, 0, 0, request.width, request.height, out);
+    return out;
+  }
+
+  /** Element positions as the GPU has them: x, y, z, size for each element of one tile. */
+  readElements(layerId: string, phase: number, share = 1): Float32Array {
+    const layer = this.piece?.layers.find((candidate) => candidate.id === layerId);
+    if (!this.piece || !layer) throw new RangeError(`the piece has no layer "${layerId}"`);
+    const objects = LayerObjects.fitting(this.objects.get(layerId), layer, share, this.view);
+    this.objects.set(layerId, objects);
+    objects.update(this.three, this.quad, this.piece, layer, share, [phase, phase, phase]);
+    const target = objects.elements.target(0);
+    const out = new Float32Array(target.width * target.height * 4);
+    this.three.readRenderTargetPixels(target, 0, 0, target.width, target.height, out);
+    return out.subarray(0, objects.elements.count * 4);
+  }
+
+  /** Waits until the GPU has finished; blocks this worker, never the page. */
+  finishGpu(): void {
+    const gl = this.three.getContext() as WebGL2RenderingContext;
+    gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.UNSIGNED_BYTE, new Uint8Array(4));
+  }
+
+  private prepare(request: FrameRequest): Targets {
+    const { width, height } = request;
+    if (this.canvas.width !== width || this.canvas.height !== height) this.three.setSize(width, height, false);
+    return this.currentTargets(request);
+  }
+
+  private currentTargets({ width, height }: FrameRequest): Targets {
+    if (this.targets?.width !== width || this.targets.height !== height) {
+      this.targets?.dispose();
+      this.targets = new Targets(width, height);
+    }
+    return this.targets;
+  }
+
+  private setView(piece: Piece, shot: Shot, request: FrameRequest): void {
+    const { view } = this;
+    const { flight, look } = piece;
+    (view.uPicture.value as THREE.Vector2).set(request.width, request.height);
+    view.uPixelFocal.value = shot.pixelFocal;
+    view.uApertureHalf.value = shot.apertureHalfM;
+    view.uFocus.value = shot.pose.focusDistance;
+    const fog = evaluateAnimated(look.fogDistance, request.phase);
+    (view.uAir.value as THREE.Vector4).set(look.fogStart, fog, look.reach, look.nearFade);
+    (view.uViewOpen.value as THREE.Matrix4).copy(shot.open);
+    (view.uViewMid.value as THREE.Matrix4).copy(shot.mid);
+    (view.uViewClose.value as THREE.Matrix4).copy(shot.close);
+    (view.uFogColour.value as THREE.Vector3).set(...hexToLinear(look.fogColour));
+    (view.uAperture.value as THREE.Vector4).set(
+      flight.blades,
+      evaluateAnimated(flight.bladeTurn, request.phase) / 360,
+      flight.squeeze,
+      0,
+    );
+    (this.backdrop.uniforms.uCentre.value as THREE.Vector3).set(...hexToLinear(look.background));
+    (this.backdrop.uniforms.uEdge.value as THREE.Vector3).set(...hexToLinear(look.backgroundEdge));
+  }
+
+  private drawPass(
+    piece: Piece,
+    shot: Shot,
+    pass: LensPass,
+    total: number,
+    layers: { layer: Layer; objects: LayerObjects }[],
+    solid: boolean,
+    used: boolean[],
+    targets: Targets,
+  ): void {
+    const { view } = this;
+    (view.uPass.value as THREE.Vector4).set(pass.a, pass.b, pass.t, Math.log2(total));
+    (view.uView.value as THREE.Matrix4).copy(
+      total === 1 ? shot.mid : viewMatrix(piece, shot.openPhase + (shot.closePhase - shot.openPhase) * pass.t),
+    );
+    view.uTime.value = pass.t;
+    view.uShare.value = 1 / total;
+    (view.uLens.value as THREE.Vector2).set(pass.x * shot.apertureHalfM, pass.y * shot.apertureHalfM);
+    (view.uJitter.value as THREE.Vector2).set(total === 1 ? 0 : pass.b - 0.5, total === 1 ? 0 : pass.t - 0.5);
+    (view.uAperture.value as THREE.Vector4).w = solid ? 1 : 0;
+    view.uMatter.value = null;
+    view.uSolid.value = false;
+    if (solid) {
+      this.quad.draw(this.three, this.backdrop, targets.matter);
+      this.three.clearDepth();
+      for (const { layer, objects } of layers)
+        for (const drawn of objects.drawn)
+          if (drawn.as === 'surface') this.drawTiles(piece, layer, drawn, shot, targets.matter);
+      this.add.uniforms.uSource.value = targets.matter.texture;
+      this.add.uniforms.uShare.value = 1 / total;
+      this.quad.draw(this.three, this.add, targets.levels[0]);
+      view.uMatter.value = targets.matter.texture;
+      view.uSolid.value = true;
+    }
+    for (const { layer, objects } of layers)
+      for (const drawn of objects.drawn)
+        if (drawn.as !== 'surface') this.drawLight(piece, layer, drawn, shot, used, targets);
+  }
+
+  /** Tiles of a layer that the camera can see: offset in metres along −z, nearest and farthest depth along −z. */
+  private visibleTiles(piece: Piece, layer: Layer, shot: Shot): { offset: number; near: number; far: number }[] {
+    const definition = definitionOf(layer.kind);
+    const context = layerContext(piece);
+    const tile = definition.tileOf(layer, context);
+    const extent = definition.extent(layer, context);
+    const at = -shot.pose.position[2];
+    const { reach } = piece.look;
+    const out = [];
+    const slack = tile * 0.1;
+    const first = Math.floor((at - reach - extent.to - slack) / tile);
+    const last = Math.ceil((at + reach - extent.from + slack) / tile);
+    const forward = -viewForwardZ(shot);
+    for (let k = first; k <= last; k++) {
+      const from = k * tile + extent.from - slack - at;
+      const to = k * tile + extent.to + slack - at;
+      if (from > reach || to < -reach) continue;
+      // with the view within about 55° of the travel, what lies wholly behind cannot be seen
+      if (forward > 0.6 && to < -extent.halfWidth - extent.halfHeight) continue;
+      if (forward < -0.6 && from > extent.halfWidth + extent.halfHeight) continue;
+      const inside = from < 0 && to > 0;
+      out.push({ offset: k * tile, near: inside ? 0 : Math.min(Math.abs(from), Math.abs(to)), far: Math.max(Math.abs(from), Math.abs(to)) });
+    }
+    return out;
+  }
+
+  private drawTiles(piece: Piece, layer: Layer, drawn: DrawnObject, shot: Shot, target: THREE.WebGLRenderTarget): void {
+    for (const tile of this.visibleTiles(piece, layer, shot)) {
+      drawn.uniforms.uTileOffset.value = tile.offset;
+      this.stage.draw(this.three, drawn.object, target);
+    }
+  }
+
+  private drawLight(piece: Piece, layer: Layer, drawn: DrawnObject, shot: Shot, used: boolean[], targets: Targets): void {
+    const { reach, nearFade } = piece.look;
+    // the nearest depth that is drawn at all bounds the largest blur
+    const visibleFrom = nearFade * 0.25;
+    const blurAt = (d: number): number =>
+      Math.abs(shot.apertureHalfM * shot.pixelFocal * (1 / shot.pose.focusDistance - 1 / Math.max(d, visibleFrom)));
+    for (const tile of this.visibleTiles(piece, layer, shot)) {
+      drawn.uniforms.uTileOffset.value = tile.offset;
+      const own = layer.kind === 'field' ? (layer.size * 12 * shot.pixelFocal) / Math.max(tile.near * 0.5, visibleFrom) : 0;
+      // depth along the view may be much less than distance along the travel: only the far bound is used as it is
+      const most = Math.max(blurAt(tile.near * 0.6), blurAt(Math.min(tile.far * 1.5, reach))) + own + 1.7;
+      for (let level = 0; level < LEVELS.length; level++) {
+        const low = level === 0 ? 0 : CRISP_PX * 2 ** (level - 1);
+        if (low > most) break;
+        const high = level === LEVELS.length - 1 ? 1e9 : CRISP_PX * 2 ** level;
+        (this.view.uLevel.value as THREE.Vector4).set(LEVELS[level], low, high, 0);
+        if (level > 0) used[level - 1] = true;
+        if (level === 0 && drawn.small) this.stage.draw(this.three, drawn.small, targets.levels[0]);
+        if (level > 0 || !drawn.small || most > SMALL_PX) this.stage.draw(this.three, drawn.object, targets.levels[level]);
+      }
+    }
+  }
+
+  private compose(piece: Piece, request: FrameRequest, targets: Targets, solid: boolean, used: boolean[], target: THREE.WebGLRenderTarget | null): void {
+    const u = this.resolve.uniforms;
+    u.uFull.value = targets.levels[0].texture;
+    u.uHalf.value = targets.levels[1].texture;
+    u.uQuarter.value = targets.levels[2].texture;
+    u.uEighth.value = targets.levels[3].texture;
+    u.uUsed.value = used.slice(0, 3);
+    u.uBackdrop.value = !solid;
+    this.quad.draw(this.three, this.resolve, targets.resolved);
+    const glow = this.glow.run(this.three, this.quad, targets, piece.look.glow);
+    this.finish.run(this.three, this.quad, targets.resolved, glow, target, piece, request.frameIndex, request.phase, request.texture);
+  }
+
+  private clear(target: THREE.WebGLRenderTarget): void {
+    this.three.setRenderTarget(target);
+    this.three.setClearColor(0x000000, 0);
+    this.three.clear(true, false, false);
+  }
+
+  dispose(): void {
+    for (const objects of this.objects.values()) objects.dispose();
+    this.objects.clear();
+    this.targets?.dispose();
+    this.glow.dispose();
+    this.finish.dispose();
+    for (const material of [this.backdrop, this.add, this.resolve]) material.dispose();
+    this.three.dispose();
+  }
+}
+
+/** z of the camera's forward direction in the world; −1 looks along the travel. */
+function viewForwardZ(shot: Shot): number {
+  // third row of the view matrix is the camera's back axis in world coordinates
+  return -shot.mid.elements[10];
+}

@@ -1,0 +1,39 @@
+import { framePhase } from '../../core/time/lap';
+import type { SeamRequest } from '../protocol';
+import type { Renderer } from '../renderer';
+import { compareFrames, judge, type PictureReport } from './pictureReport';
+
+/**
+ * Draws the whole lap small, without grain and dither, and compares neighbouring frames all the way round, as a viewer
+ * of the finished clip sees them: after frame F−1 comes frame 0 again.
+ * @param proceed called with the share done; return false to stop
+ * @returns null when stopped
+ */
+export async function measureSeam(
+  renderer: Renderer,
+  request: SeamRequest,
+  proceed: (share: number) => Promise<boolean>,
+): Promise<PictureReport | null> {
+  const { piece, width, height, passes } = request;
+  const { frames } = piece.lap;
+  renderer.setPiece(piece);
+  const picture = (index: number): Float32Array =>
+    renderer.readPicture({ phase: framePhase(index, frames), frameIndex: index, width, height, passes, working: false, texture: false });
+  const step: number[] = [];
+  const residual: number[] = [];
+  let joinBlock = 0;
+  let before = picture(frames - 1);
+  let here = picture(0);
+  for (let i = 0; i < frames; i++) {
+    const after = picture((i + 1) % frames);
+    const compared = compareFrames(before, here, after, width, height);
+    step.push(compared.step);
+    residual.push(compared.residual);
+    if (i === 0) joinBlock = compared.block;
+    if (i === frames - 1 && compared.residual > residual[0]) joinBlock = compared.block;
+    before = here;
+    here = after;
+    if (!(await proceed((i + 1) / frames))) return null;
+  }
+  return judge(step, residual, joinBlock, width, height);
+}

@@ -1,0 +1,101 @@
+/** Differences between neighbouring frames around a whole lap, and what they say of the join. */
+export interface PictureReport {
+  /** step[i]: how much frame i + 1 differs from frame i; frame F is frame 0 */
+  step: number[];
+  /** residual[i]: how far frame i is from the mean of its neighbours, in the worst block of the picture */
+  residual: number[];
+  verdict: 'closes' | 'jumps' | 'stops' | 'still';
+  ok: boolean;
+  /** residual at the join over the median of its neighbourhood */
+  score: number;
+  /** step at the join over the median of its neighbourhood */
+  pace: number;
+  medianStep: number;
+  /** block of the picture with the largest residual at the join: column, row, of columns, of rows */
+  worstBlock: [number, number, number, number];
+}
+
+/** Side of a block in pixels at the measured size. */
+export const BLOCK = 16;
+/** Frames on each side of the join that its values are compared with. */
+const NEIGHBOURHOOD = 12;
+/** A residual this many times that of the neighbourhood is a jump (tested against planted faults and all demo pieces). */
+export const JUMP_SCORE = 2.2;
+/** A step this small a share of the neighbourhood's is a stop. */
+export const STOP_PACE = 0.35;
+/** Code values 0..1 below which a difference cannot be seen. */
+const INVISIBLE = 0.5 / 255;
+
+export interface Neighbours {
+  step: number;
+  residual: number;
+  block: number;
+}
+
+/**
+ * Compares a frame with its neighbours, block by block; the worst block counts, so that one popping mote is seen.
+ * @param before, here, after RGBA floats 0..1 of the same size
+ */
+export function compareFrames(before: Float32Array, here: Float32Array, after: Float32Array, width: number, height: number): Neighbours {
+  const columns = Math.ceil(width / BLOCK);
+  const rows = Math.ceil(height / BLOCK);
+  const residual = new Float64Array(columns * rows);
+  const step = new Float64Array(columns * rows);
+  const count = new Float64Array(columns * rows);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const block = Math.floor(y / BLOCK) * columns + Math.floor(x / BLOCK);
+      const i = (y * width + x) * 4;
+      for (let k = 0; k < 3; k++) {
+        const r = here[i + k] - 0.5 * (before[i + k] + after[i + k]);
+        const s = after[i + k] - here[i + k];
+        residual[block] += r * r;
+        step[block] += s * s;
+      }
+      count[block] += 3;
+    }
+  let worst = 0;
+  let total = 0;
+  let pixels = 0;
+  for (let b = 0; b < count.length; b++) {
+    residual[b] = Math.sqrt(residual[b] / count[b]);
+    total += step[b];
+    pixels += count[b];
+    if (residual[b] > residual[worst]) worst = b;
+  }
+  return { step: Math.sqrt(total / pixels), residual: residual[worst], block: worst };
+}
+
+const median = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted.length ? sorted[sorted.length >> 1] : 0;
+};
+
+/**
+ * The verdict on a lap from its neighbour differences. The join lies between frame F−1 and frame 0: its step is
+ * step[F−1], its residuals are those of frames F−1 and 0. Both too much (a jump) and too little (a stop) fail.
+ */
+export function judge(step: number[], residual: number[], block: number, width: number, height: number): PictureReport {
+  const frames = step.length;
+  const near = Math.min(NEIGHBOURHOOD, Math.floor((frames - 3) / 2));
+  const around = Array.from({ length: near }, (_, i) => i + 1);
+  const nearSteps = around.flatMap((i) => [step[(i - 1 + frames) % frames], step[(frames - 1 - i + frames) % frames]]);
+  const nearResiduals = around.flatMap((i) => [residual[i % frames], residual[(frames - 1 - i + frames) % frames]]);
+  const joinResidual = Math.max(residual[frames - 1], residual[0]);
+  const joinStep = step[frames - 1];
+  const typicalResidual = Math.max(median(nearResiduals), 0.6 * Math.max(...nearResiduals, 0), INVISIBLE);
+  const medianStep = median(step);
+  const typicalStep = median(nearSteps);
+  const score = joinResidual / typicalResidual;
+  const pace = typicalStep > 0 ? joinStep / typicalStep : 1;
+  const columns = Math.ceil(width / BLOCK);
+  const still = Math.max(...step) < INVISIBLE / 4;
+  const lowest = Math.min(...nearSteps);
+  const stops = typicalStep > INVISIBLE / 8 && pace < STOP_PACE && joinStep < 0.6 * lowest;
+  const jumps = score > JUMP_SCORE || (joinStep > INVISIBLE && joinStep > 2.2 * Math.max(...nearSteps));
+  const verdict = still ? 'still' : jumps ? 'jumps' : stops ? 'stops' : 'closes';
+  return {
+    step, residual, verdict, ok: verdict === 'closes' || verdict === 'still', score, pace, medianStep,
+    worstBlock: [block % columns, Math.floor(block / columns), columns, Math.ceil(height / BLOCK)],
+  };
+}

@@ -1,0 +1,4 @@
+declare module '*.glsl?raw' {
+  const text: string;
+  export default text;
+}

@@ -1,0 +1,46 @@
+import Dexie, { type Table } from 'dexie';
+import type { Piece } from '../core/piece/schema';
+
+export interface StoredPiece {
+  id: string;
+  name: string;
+  piece: Piece;
+  updatedAt: number;
+}
+
+/** Where the user was in a piece: reopened there. */
+export interface StoredPlace {
+  pieceId: string;
+  step: string;
+  phase: number;
+}
+
+/** A rendered frame of a piece, kept by what the piece looked like. */
+export interface StoredThumbnail {
+  key: string;
+  blob: Blob;
+}
+
+class IsomorphDatabase extends Dexie {
+  declare pieces: Table<StoredPiece, string>;
+  declare places: Table<StoredPlace, string>;
+  declare thumbnails: Table<StoredThumbnail, string>;
+
+  constructor() {
+    super('isomorph');
+    this.version(1).stores({ pieces: 'id, updatedAt', places: 'pieceId', thumbnails: 'key' });
+  }
+}
+
+export const database = new IsomorphDatabase();
+
+export const savePiece = async (piece: Piece): Promise<void> => {
+  await database.pieces.put({ id: piece.id, name: piece.name, piece, updatedAt: Date.now() });
+};
+
+export async function removePiece(id: string): Promise<void> {
+  await database.transaction('rw', database.pieces, database.places, async () => {
+    await database.pieces.delete(id);
+    await database.places.delete(id);
+  });
+}
