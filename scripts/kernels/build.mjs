@@ -34,7 +34,9 @@ function translateLines(lines, options) {
     const origin = lines[(error.loc?.line ?? 0) - 1];
     if (!origin) throw error;
     const what = error.message.split('\n')[0].replace(/^.*?error: /, '');
-    throw new Error(`${origin.file}:${origin.line}:${error.loc.column}: error: ${what}\n  ${origin.code}`, { cause: error });
+    throw new Error(`${origin.file}:${origin.line}:${error.loc.column}: error: ${what}\n  ${origin.code}`, {
+      cause: error,
+    });
   }
 }
 

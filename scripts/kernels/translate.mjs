@@ -428,7 +428,7 @@ export function translate(
         if (op === '+') return e;
         if (op === '!') return coerce({ t: e.t, c: e.c.map((s) => `!${s}`) }, T.bool, n);
         if (op === '~') return isInt(e.t.b) ? { t: e.t, c: e.c.map((s) => `(~${s})`) } : fail('~ needs an integer', n);
-        fail('++ and -- are statements in this subset', n);
+        return fail('++ and -- are statements in this subset', n);
       }
       case 'binary': {
         const op = n.operator.literal;
@@ -670,12 +670,10 @@ export function translate(
       if (v.quantifier) fail('arrays are outside the subset', v);
       const e = v.initializer ? coerce(rhs(c, v.initializer), t, v) : null;
       const lits = isC && e.c.every(isNum);
-      c.scope
-        .at(-1)
-        .set(v.identifier.identifier, {
-          ...(lits ? { t, c: e.c } : declare(c, v.identifier.identifier, t, e?.c)),
-          const: isC,
-        });
+      c.scope.at(-1).set(v.identifier.identifier, {
+        ...(lits ? { t, c: e.c } : declare(c, v.identifier.identifier, t, e?.c)),
+        const: isC,
+      });
     }
   }
   function block(c, list) {
@@ -706,7 +704,7 @@ export function translate(
         if (e.type === 'postfix' && e.postfix.type === 'literal') return incdec(c, e.expression, e.postfix.literal);
         if (e.type === 'unary' && /\+\+|--/.test(e.operator.literal))
           return incdec(c, e.expression, e.operator.literal);
-        fail('statement has no effect', s);
+        return fail('statement has no effect', s);
       }
       case 'if_statement': {
         const q = coerce(expr(c, s.condition), T.bool, s.condition),

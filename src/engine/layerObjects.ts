@@ -56,7 +56,12 @@ export class LayerObjects {
         const geometry = bareGeometry(this.elements.count);
         const large = rawMaterial(vertex, apertureSource + spritesFragment, uniforms, ADDITIVE);
         const small = rawMaterial(`#define SMALL\n${vertex}`, smallFragment, uniforms, ADDITIVE);
-        return { as: 'sprites', uniforms, object: new THREE.Points(geometry, large), small: new THREE.Points(geometry, small) };
+        return {
+          as: 'sprites',
+          uniforms,
+          object: new THREE.Points(geometry, large),
+          small: new THREE.Points(geometry, small),
+        };
       }
       if (drawing.as === 'segments') {
         uniforms.uWidth = { value: drawing.widthMetres };
@@ -100,7 +105,14 @@ export class LayerObjects {
   }
 
   /** Moves the elements to where they are when the shutter opens and closes. Uploads uniforms only. */
-  update(renderer: THREE.WebGLRenderer, quad: Quad, piece: Piece, layer: Layer, share: number, phases: [number, number, number]): void {
+  update(
+    renderer: THREE.WebGLRenderer,
+    quad: Quad,
+    piece: Piece,
+    layer: Layer,
+    share: number,
+    phases: [number, number, number],
+  ): void {
     const definition = definitionOf(layer.kind);
     const context = layerContext(piece);
     const [openPhase, phase, closePhase] = phases;

@@ -33,7 +33,10 @@ export interface LiveStatus {
   scale: number;
 }
 
-export type EngineTrouble = { code: 'no-webgl2' | 'no-float-targets' | 'context-lost' | 'drawing-failed'; detail: string };
+export type EngineTrouble = {
+  code: 'no-webgl2' | 'no-float-targets' | 'context-lost' | 'drawing-failed';
+  detail: string;
+};
 
 export interface LiveListener {
   status(status: LiveStatus): void;

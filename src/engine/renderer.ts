@@ -295,7 +295,11 @@ export class Renderer {
       if (forward > 0.6 && to < -extent.halfWidth - extent.halfHeight) continue;
       if (forward < -0.6 && from > extent.halfWidth + extent.halfHeight) continue;
       const inside = from < 0 && to > 0;
-      out.push({ offset: k * tile, near: inside ? 0 : Math.min(Math.abs(from), Math.abs(to)), far: Math.max(Math.abs(from), Math.abs(to)) });
+      out.push({
+        offset: k * tile,
+        near: inside ? 0 : Math.min(Math.abs(from), Math.abs(to)),
+        far: Math.max(Math.abs(from), Math.abs(to)),
+      });
     }
     return out;
   }
@@ -307,7 +311,14 @@ export class Renderer {
     }
   }
 
-  private drawLight(piece: Piece, layer: Layer, drawn: DrawnObject, shot: Shot, used: boolean[], targets: Targets): void {
+  private drawLight(
+    piece: Piece,
+    layer: Layer,
+    drawn: DrawnObject,
+    shot: Shot,
+    used: boolean[],
+    targets: Targets,
+  ): void {
     const { reach, nearFade } = piece.look;
     // the nearest depth that is drawn at all bounds the largest blur
     const visibleFrom = nearFade * 0.25;
@@ -315,7 +326,8 @@ export class Renderer {
       Math.abs(shot.apertureHalfM * shot.pixelFocal * (1 / shot.pose.focusDistance - 1 / Math.max(d, visibleFrom)));
     for (const tile of this.visibleTiles(piece, layer, shot)) {
       drawn.uniforms.uTileOffset.value = tile.offset;
-      const own = layer.kind === 'field' ? (layer.size * 12 * shot.pixelFocal) / Math.max(tile.near * 0.5, visibleFrom) : 0;
+      const own =
+        layer.kind === 'field' ? (layer.size * 12 * shot.pixelFocal) / Math.max(tile.near * 0.5, visibleFrom) : 0;
       // depth along the view may be much less than distance along the travel: only the far bound is used as it is
       const most = Math.max(blurAt(tile.near * 0.6), blurAt(Math.min(tile.far * 1.5, reach))) + own + 1.7;
       for (let level = 0; level < LEVELS.length; level++) {
@@ -325,12 +337,20 @@ export class Renderer {
         (this.view.uLevel.value as THREE.Vector4).set(LEVELS[level], low, high, 0);
         if (level > 0) used[level - 1] = true;
         if (level === 0 && drawn.small) this.stage.draw(this.three, drawn.small, targets.levels[0]);
-        if (level > 0 || !drawn.small || most > SMALL_PX) this.stage.draw(this.three, drawn.object, targets.levels[level]);
+        if (level > 0 || !drawn.small || most > SMALL_PX)
+          this.stage.draw(this.three, drawn.object, targets.levels[level]);
       }
     }
   }
 
-  private compose(piece: Piece, request: FrameRequest, targets: Targets, solid: boolean, used: boolean[], target: THREE.WebGLRenderTarget | null): void {
+  private compose(
+    piece: Piece,
+    request: FrameRequest,
+    targets: Targets,
+    solid: boolean,
+    used: boolean[],
+    target: THREE.WebGLRenderTarget | null,
+  ): void {
     const u = this.resolve.uniforms;
     u.uFull.value = targets.levels[0].texture;
     u.uHalf.value = targets.levels[1].texture;
@@ -340,7 +360,17 @@ export class Renderer {
     u.uBackdrop.value = !solid;
     this.quad.draw(this.three, this.resolve, targets.resolved);
     const glow = this.glow.run(this.three, this.quad, targets, piece.look.glow);
-    this.finish.run(this.three, this.quad, targets.resolved, glow, target, piece, request.frameIndex, request.phase, request.texture);
+    this.finish.run(
+      this.three,
+      this.quad,
+      targets.resolved,
+      glow,
+      target,
+      piece,
+      request.frameIndex,
+      request.phase,
+      request.texture,
+    );
   }
 
   private clear(target: THREE.WebGLRenderTarget): void {

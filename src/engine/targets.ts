@@ -38,8 +38,11 @@ export class Targets {
     this.matter.texture.minFilter = this.matter.texture.magFilter = THREE.NearestFilter;
     const scale = GLOW_REFERENCE / Math.min(width, height);
     this.shrink = [];
-    for (let factor = 0.5; factor >= 2 * scale; factor /= 2) this.shrink.push(colourTarget(width * factor, height * factor));
-    this.pyramid = Array.from({ length: GLOW_LEVELS }, (_, j) => colourTarget((width * scale) / 2 ** j, (height * scale) / 2 ** j));
+    for (let factor = 0.5; factor >= 2 * scale; factor /= 2)
+      this.shrink.push(colourTarget(width * factor, height * factor));
+    this.pyramid = Array.from({ length: GLOW_LEVELS }, (_, j) =>
+      colourTarget((width * scale) / 2 ** j, (height * scale) / 2 ** j),
+    );
     this.glow = this.pyramid.map((level) => colourTarget(level.width, level.height));
   }
 

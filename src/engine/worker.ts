@@ -71,11 +71,14 @@ class EngineWorker implements EngineApi {
     const gl = this.renderer().three.getContext() as WebGL2RenderingContext;
     gl.readPixels(0, 0, width, height, gl.RGBA, gl.UNSIGNED_BYTE, rows);
     const out = new Uint8Array(rows.length);
-    for (let y = 0; y < height; y++) out.set(rows.subarray(y * width * 4, (y + 1) * width * 4), (height - 1 - y) * width * 4);
+    for (let y = 0; y < height; y++)
+      out.set(rows.subarray(y * width * 4, (y + 1) * width * 4), (height - 1 - y) * width * 4);
     return Comlink.transfer(out, [out.buffer]);
   }
 
-  async seamPictures(...[request, progress]: Parameters<EngineApi['seamPictures']>): ReturnType<EngineApi['seamPictures']> {
+  async seamPictures(
+    ...[request, progress]: Parameters<EngineApi['seamPictures']>
+  ): ReturnType<EngineApi['seamPictures']> {
     this.cancelled = false;
     const report = await measureSeam(this.renderer(), request, async (share) => {
       progress(share);

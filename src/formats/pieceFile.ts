@@ -10,7 +10,11 @@ const megabytes = (bytes: number): string => `${Math.round(bytes / 1e6)} MB`;
  * Reads a `.isomorph.json` file. Never throws: what is wrong is said with its place.
  * @param size in bytes, known before the text is loaded, so that a huge file is refused unread
  */
-export async function readPieceFile(file: { name: string; size: number; text(): Promise<string> }): Promise<ParsedPiece> {
+export async function readPieceFile(file: {
+  name: string;
+  size: number;
+  text(): Promise<string>;
+}): Promise<ParsedPiece> {
   const fail = (what: string): ParsedPiece => ({ ok: false, problems: [{ where: '', what }] });
   if (file.size > LARGEST_PIECE_BYTES)
     return fail(`it is ${megabytes(file.size)}; a piece is at most ${megabytes(LARGEST_PIECE_BYTES)}`);
@@ -29,7 +33,13 @@ export const writePieceFile = (piece: Piece): string => `${JSON.stringify(toDocu
 
 /** A file name from a piece's name. */
 export const pieceFileName = (piece: Piece, extension: string): string =>
-  `${piece.name.trim().replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '').toLowerCase() || 'piece'}${extension}`;
+  `${
+    piece.name
+      .trim()
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-|-$/g, '')
+      .toLowerCase() || 'piece'
+  }${extension}`;
 
 /** Problems as one paragraph, for a message. */
 export const problemWords = (name: string, problems: readonly { where: string; what: string }[]): string =>

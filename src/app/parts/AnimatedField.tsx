@@ -1,5 +1,14 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { closes, evaluateAnimated, lawOf, snapAnimated, type Animated, type Ease, type Key, type Law } from '../../core/time/animated';
+import {
+  closes,
+  evaluateAnimated,
+  lawOf,
+  snapAnimated,
+  type Animated,
+  type Ease,
+  type Key,
+  type Law,
+} from '../../core/time/animated';
 import { EASE_PRESETS } from '../../core/time/easing';
 import { framePhase } from '../../core/time/lap';
 import { usePiece, useBench } from '../state/bench';
@@ -30,10 +39,13 @@ export function withLaw(value: Animated, law: Law, phase: number, spec: NumberSp
       return here;
     case 'keyed': {
       const other = (phase + 0.5) % 1;
-      return { law, keys: [
-        { id: newId('key'), at: phase, value: here, ease: 'smooth' },
-        { id: newId('key'), at: other, value: evaluateAnimated(value, other), ease: 'smooth' },
-      ] };
+      return {
+        law,
+        keys: [
+          { id: newId('key'), at: phase, value: here, ease: 'smooth' },
+          { id: newId('key'), at: other, value: evaluateAnimated(value, other), ease: 'smooth' },
+        ],
+      };
     }
     case 'swing': {
       const room = Math.min(here - (spec.min ?? -Infinity), (spec.max ?? Infinity) - here);
@@ -48,7 +60,11 @@ export function withLaw(value: Animated, law: Law, phase: number, spec: NumberSp
 export function setKey(keys: readonly Key[], phase: number, value: number, within: number): Key[] {
   const near = keys.find((key) => Math.min(Math.abs(key.at - phase), 1 - Math.abs(key.at - phase)) < within);
   if (near) return keys.map((key) => (key === near ? { ...key, value } : key));
-  const before = [...keys].sort((a, b) => a.at - b.at).filter((key) => key.at < phase).at(-1) ?? keys.at(-1);
+  const before =
+    [...keys]
+      .sort((a, b) => a.at - b.at)
+      .filter((key) => key.at < phase)
+      .at(-1) ?? keys.at(-1);
   return [...keys, { id: newId('key'), at: phase, value, ease: before?.ease ?? 'smooth' }].sort((a, b) => a.at - b.at);
 }
 
@@ -66,16 +82,33 @@ export function AnimatedField({ spec, value, closingStep, initial, onChange, onS
     else if (value.law === 'swing') onChange({ ...value, middle: v });
     else onChange({ ...value, start: v });
   };
-  const field = typeof value === 'number' ? value : value.law === 'swing' ? value.middle : value.law === 'wound' ? value.start : here;
+  const field =
+    typeof value === 'number'
+      ? value
+      : value.law === 'swing'
+        ? value.middle
+        : value.law === 'wound'
+          ? value.start
+          : here;
   const open = !closes(value, closingStep);
   return (
     <>
       <div className={`${styles.row} ${selected ? styles.selected : ''}`} onPointerDown={onSelect} onFocus={onSelect}>
-        <LawMark law={law} label={spec.label} onChange={(next) => onChange(withLaw(value, next, phase, spec, closingStep))} />
+        <LawMark
+          law={law}
+          label={spec.label}
+          onChange={(next) => onChange(withLaw(value, next, phase, spec, closingStep))}
+        />
         <span className={styles.label} title={spec.hint}>
           {spec.label}
         </span>
-        <NumberField spec={spec} value={field} initial={initial} onChange={set} {...(law === 'keyed' ? { note: `at ${String(frameIndex).padStart(3, '0')}` } : {})} />
+        <NumberField
+          spec={spec}
+          value={field}
+          initial={initial}
+          onChange={set}
+          {...(law === 'keyed' ? { note: `at ${String(frameIndex).padStart(3, '0')}` } : {})}
+        />
       </div>
       {typeof value === 'number' ? null : value.law === 'swing' ? (
         <SwingRows value={value} spec={spec} onChange={onChange} />
@@ -101,32 +134,88 @@ type Law_<L> = Extract<Animated, { law: L }>;
 function SwingRows({ value, spec, onChange }: { value: Law_<'swing'>; spec: NumberSpec; onChange(v: Animated): void }) {
   return (
     <div className={styles.sub}>
-      <NumberField spec={{ ...spec, label: `${spec.label}, reach`, min: 0, unit: '±' }} value={value.reach} onChange={(reach) => onChange({ ...value, reach })} />
-      <NumberField spec={{ label: `${spec.label}, cycles per lap`, min: 1, max: 1000, comfort: 12, unit: '× lap' }} whole value={value.cycles} onChange={(cycles) => onChange({ ...value, cycles })} />
-      <NumberField spec={{ label: `${spec.label}, shift in turns`, min: -1, max: 1, comfort: 1, decimals: 2, unit: 'shift' }} value={value.shift} onChange={(shift) => onChange({ ...value, shift })} />
-      <ChoiceField label={`${spec.label}, wave`} value={value.wave} choices={{ sine: 'Sine', triangle: 'Triangle', noise: 'Noise' }} onChange={(wave) => onChange({ ...value, wave: wave as 'sine' })} />
+      <NumberField
+        spec={{ ...spec, label: `${spec.label}, reach`, min: 0, unit: '±' }}
+        value={value.reach}
+        onChange={(reach) => onChange({ ...value, reach })}
+      />
+      <NumberField
+        spec={{ label: `${spec.label}, cycles per lap`, min: 1, max: 1000, comfort: 12, unit: '× lap' }}
+        whole
+        value={value.cycles}
+        onChange={(cycles) => onChange({ ...value, cycles })}
+      />
+      <NumberField
+        spec={{ label: `${spec.label}, shift in turns`, min: -1, max: 1, comfort: 1, decimals: 2, unit: 'shift' }}
+        value={value.shift}
+        onChange={(shift) => onChange({ ...value, shift })}
+      />
+      <ChoiceField
+        label={`${spec.label}, wave`}
+        value={value.wave}
+        choices={{ sine: 'Sine', triangle: 'Triangle', noise: 'Noise' }}
+        onChange={(wave) => onChange({ ...value, wave: wave as 'sine' })}
+      />
     </div>
   );
 }
 
-function WoundRows({ value, step, spec, onChange }: { value: Law_<'wound'>; step: number; spec: NumberSpec; onChange(v: Animated): void }) {
+function WoundRows({
+  value,
+  step,
+  spec,
+  onChange,
+}: {
+  value: Law_<'wound'>;
+  step: number;
+  spec: NumberSpec;
+  onChange(v: Animated): void;
+}) {
   const count = step > 0 ? Math.round(value.perLap / step) : 0;
   const per = step > 0 ? Math.round(1 / step) : 0;
-  const words = step <= 0 ? 'this value cannot wind and close' : per > 1 && Math.abs(1 / step - per) < 1e-6 ? `${count}/${per} turn per lap` : `${Number((count * step).toFixed(3))} per lap`;
+  const words =
+    step <= 0
+      ? 'this value cannot wind and close'
+      : per > 1 && Math.abs(1 / step - per) < 1e-6
+        ? `${count}/${per} turn per lap`
+        : `${Number((count * step).toFixed(3))} per lap`;
   return (
     <div className={styles.sub}>
-      <NumberField spec={{ label: `${spec.label}, steps per lap`, min: -1000, max: 1000, comfort: 8, unit: 'steps' }} whole value={count} onChange={(n) => onChange({ ...value, perLap: n * step })} />
+      <NumberField
+        spec={{ label: `${spec.label}, steps per lap`, min: -1000, max: 1000, comfort: 8, unit: 'steps' }}
+        whole
+        value={count}
+        onChange={(n) => onChange({ ...value, perLap: n * step })}
+      />
       <span className={styles.note}>{words}</span>
     </div>
   );
 }
 
-const EASES: Record<string, string> = { smooth: 'Smooth', linear: 'Linear', hold: 'Hold', ...Object.fromEntries(Object.keys(EASE_PRESETS).map((name) => [name, name[0].toUpperCase() + name.slice(1)])) };
+const EASES: Record<string, string> = {
+  smooth: 'Smooth',
+  linear: 'Linear',
+  hold: 'Hold',
+  ...Object.fromEntries(Object.keys(EASE_PRESETS).map((name) => [name, name[0].toUpperCase() + name.slice(1)])),
+};
 const easeName = (ease: Ease): string =>
-  typeof ease === 'string' ? ease : (Object.keys(EASE_PRESETS).find((name) => EASE_PRESETS[name].every((v, i) => v === ease[i])) ?? 'own');
+  typeof ease === 'string'
+    ? ease
+    : (Object.keys(EASE_PRESETS).find((name) => EASE_PRESETS[name].every((v, i) => v === ease[i])) ?? 'own');
 
-function KeyRows({ keys, frames, spec, onChange }: { keys: readonly Key[]; frames: number; spec: NumberSpec; onChange(keys: Key[]): void }) {
-  const edit = (id: string, change: Partial<Key>): void => onChange(keys.map((key) => (key.id === id ? { ...key, ...change } : key)).sort((a, b) => a.at - b.at));
+function KeyRows({
+  keys,
+  frames,
+  spec,
+  onChange,
+}: {
+  keys: readonly Key[];
+  frames: number;
+  spec: NumberSpec;
+  onChange(keys: Key[]): void;
+}) {
+  const edit = (id: string, change: Partial<Key>): void =>
+    onChange(keys.map((key) => (key.id === id ? { ...key, ...change } : key)).sort((a, b) => a.at - b.at));
   const addBetween = (): void => {
     const at = (keys[keys.length - 1].at + 0.25) % 1;
     onChange(setKey(keys, at, keys[keys.length - 1].value, 0.5 / frames));
@@ -135,10 +224,35 @@ function KeyRows({ keys, frames, spec, onChange }: { keys: readonly Key[]; frame
     <div className={styles.keys}>
       {keys.map((key, index) => (
         <div key={key.id} className={styles.key}>
-          <NumberField spec={{ label: `Key ${index + 1}, frame`, min: 0, max: frames - 1, unit: 'f' }} whole value={Math.round(key.at * frames)} onChange={(f) => edit(key.id, { at: framePhase(f, frames) })} />
-          <NumberField spec={{ ...spec, label: `Key ${index + 1}, value` }} value={key.value} onChange={(v) => edit(key.id, { value: v })} />
-          <ChoiceField label={`Key ${index + 1}, easing to the next`} value={easeName(key.ease)} choices={easeName(key.ease) === 'own' ? { ...EASES, own: 'Own curve' } : EASES} onChange={(name) => edit(key.id, { ease: EASE_PRESETS[name] ? ([...EASE_PRESETS[name]] as [number, number, number, number]) : (name as 'smooth') })} />
-          <Button kind="bare" label={`Remove key ${index + 1}`} isDisabled={keys.length === 1} onPress={() => onChange(keys.filter((k) => k.id !== key.id))}>
+          <NumberField
+            spec={{ label: `Key ${index + 1}, frame`, min: 0, max: frames - 1, unit: 'f' }}
+            whole
+            value={Math.round(key.at * frames)}
+            onChange={(f) => edit(key.id, { at: framePhase(f, frames) })}
+          />
+          <NumberField
+            spec={{ ...spec, label: `Key ${index + 1}, value` }}
+            value={key.value}
+            onChange={(v) => edit(key.id, { value: v })}
+          />
+          <ChoiceField
+            label={`Key ${index + 1}, easing to the next`}
+            value={easeName(key.ease)}
+            choices={easeName(key.ease) === 'own' ? { ...EASES, own: 'Own curve' } : EASES}
+            onChange={(name) =>
+              edit(key.id, {
+                ease: EASE_PRESETS[name]
+                  ? ([...EASE_PRESETS[name]] as [number, number, number, number])
+                  : (name as 'smooth'),
+              })
+            }
+          />
+          <Button
+            kind="bare"
+            label={`Remove key ${index + 1}`}
+            isDisabled={keys.length === 1}
+            onPress={() => onChange(keys.filter((k) => k.id !== key.id))}
+          >
             <Trash2 size={13} />
           </Button>
         </div>

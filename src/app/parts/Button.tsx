@@ -2,7 +2,12 @@ import type { ReactNode } from 'react';
 import { Button as AriaButton, type ButtonProps } from 'react-aria-components';
 import styles from './Button.module.css';
 
-type Props = ButtonProps & { kind?: 'plain' | 'accent' | 'bare' | 'filled'; pressed?: boolean; label?: string; children: ReactNode };
+type Props = ButtonProps & {
+  kind?: 'plain' | 'accent' | 'bare' | 'filled';
+  pressed?: boolean;
+  label?: string;
+  children: ReactNode;
+};
 
 /** A button with words, or with an icon and a label for those who cannot see it. */
 export function Button({ kind = 'plain', pressed, label, children, ...rest }: Props) {

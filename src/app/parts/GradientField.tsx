@@ -38,7 +38,8 @@ export function GradientField({ label, value, onChange }: Props) {
     setSelected(value.length);
   };
   const key = (event: KeyboardEvent, index: number): void => {
-    const step = (event.shiftKey ? 0.002 : 0.02) * (event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0);
+    const step =
+      (event.shiftKey ? 0.002 : 0.02) * (event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0);
     if (step === 0) return;
     event.preventDefault();
     event.stopPropagation();
@@ -47,7 +48,14 @@ export function GradientField({ label, value, onChange }: Props) {
   const stop = selected === null ? undefined : value[selected];
   return (
     <div className={styles.gradient}>
-      <div ref={strip} className={styles.strip} style={{ background: css }} onPointerDown={add} role="group" aria-label={label}>
+      <div
+        ref={strip}
+        className={styles.strip}
+        style={{ background: css }}
+        onPointerDown={add}
+        role="group"
+        aria-label={label}
+      >
         {value.map((s, index) => (
           <button
             key={index}

@@ -51,7 +51,14 @@ export function Inspector({ schema, path, windings = {}, legalSteps = {}, groups
       <section key={group} className={styles.group}>
         {group ? <h4>{group}</h4> : null}
         {inGroup.map((field) => (
-          <FieldRow key={field.name} field={field} path={[...path, field.name]} value={value[field.name]} winding={windings[field.name] ?? 0} legalStep={legalSteps[field.name] ?? 0} />
+          <FieldRow
+            key={field.name}
+            field={field}
+            path={[...path, field.name]}
+            value={value[field.name]}
+            winding={windings[field.name] ?? 0}
+            legalStep={legalSteps[field.name] ?? 0}
+          />
         ))}
       </section>
     );
@@ -94,14 +101,35 @@ function FieldRow({ field, path, value, winding, legalStep }: RowProps) {
   );
 }
 
-function Plain({ meta, value, initial, set, legalStep }: { meta: ControlMeta; value: unknown; initial: unknown; set(v: unknown): void; legalStep: number }) {
+function Plain({
+  meta,
+  value,
+  initial,
+  set,
+  legalStep,
+}: {
+  meta: ControlMeta;
+  value: unknown;
+  initial: unknown;
+  set(v: unknown): void;
+  legalStep: number;
+}) {
   switch (meta.control) {
     case 'number':
     case 'integer': {
       const number = value as number;
       const snap = (v: number): number => (legalStep > 0 ? Math.round(v / legalStep) * legalStep : v);
       const steps = legalStep > 0 ? legalWords(number, legalStep, meta.unit) : null;
-      return <NumberField spec={meta} value={number} initial={initial as number} whole={meta.control === 'integer'} onChange={(v) => set(snap(v))} {...(steps ? { note: steps } : {})} />;
+      return (
+        <NumberField
+          spec={meta}
+          value={number}
+          initial={initial as number}
+          whole={meta.control === 'integer'}
+          onChange={(v) => set(snap(v))}
+          {...(steps ? { note: steps } : {})}
+        />
+      );
     }
     case 'choice':
       return <ChoiceField label={meta.label} value={value as string} choices={meta.choices ?? {}} onChange={set} />;
@@ -138,6 +166,15 @@ function legalWords(value: number, step: number, unit = ''): string {
 
 function LayerField({ meta, value, set }: { meta: ControlMeta; value: string | null; set(v: unknown): void }) {
   const piece = usePiece();
-  const tunnels = Object.fromEntries(piece.layers.filter((layer) => layer.kind === 'tunnel').map((layer) => [layer.id, layer.name]));
-  return <ChoiceField label={meta.label} value={value !== null && value in tunnels ? value : 'none'} choices={{ none: 'Nothing: straight', ...tunnels }} onChange={(id) => set(id === 'none' ? null : id)} />;
+  const tunnels = Object.fromEntries(
+    piece.layers.filter((layer) => layer.kind === 'tunnel').map((layer) => [layer.id, layer.name]),
+  );
+  return (
+    <ChoiceField
+      label={meta.label}
+      value={value !== null && value in tunnels ? value : 'none'}
+      choices={{ none: 'Nothing: straight', ...tunnels }}
+      onChange={(id) => set(id === 'none' ? null : id)}
+    />
+  );
 }

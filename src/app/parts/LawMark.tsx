@@ -13,7 +13,16 @@ const WORDS: Record<Law, { name: string; does: string }> = {
 export function LawDrawing({ law }: { law: Law }) {
   const live = law === 'fixed' ? 'var(--mark)' : 'var(--time)';
   return (
-    <svg viewBox="0 0 18 18" width="18" height="18" fill="none" stroke={live} strokeWidth="1.3" strokeLinecap="round" aria-hidden>
+    <svg
+      viewBox="0 0 18 18"
+      width="18"
+      height="18"
+      fill="none"
+      stroke={live}
+      strokeWidth="1.3"
+      strokeLinecap="round"
+      aria-hidden
+    >
       {law === 'fixed' ? <path d="M4 9h10" /> : null}
       {law === 'keyed' ? (
         <>
@@ -28,7 +37,9 @@ export function LawDrawing({ law }: { law: Law }) {
       {law === 'swing' ? (
         <path d="M15.5 9C14.6 11 15.6 13 13.3 13.3 11 13.6 11.6 15.8 9 15.5 6.4 15.2 6.8 13 4.7 13.3 2.6 13.6 3.4 11 2.5 9 1.6 7 2.4 5.4 4.7 4.7 7 4 6.6 1.8 9 2.5 11.400 3.200 11.400 4.600 13.300 4.700 15.200 4.800 16.400 7 15.500 9Z" />
       ) : null}
-      {law === 'wound' ? <path d="M9 9c0-1.400 2-1.400 2 .4 0 2.200-4 2.400-4.200-.6C6.600 5.400 12.800 4.800 13.600 9.200 14.400 14.200 4.400 15.600 3.600 9" /> : null}
+      {law === 'wound' ? (
+        <path d="M9 9c0-1.400 2-1.400 2 .4 0 2.200-4 2.400-4.200-.6C6.600 5.400 12.800 4.800 13.600 9.200 14.400 14.200 4.400 15.600 3.600 9" />
+      ) : null}
     </svg>
   );
 }

@@ -16,7 +16,8 @@ export function readNumber(text: string, unit = ''): number | null {
   const suffix = /([a-z°%×]+)\s*$/i.exec(trimmed)?.[1] ?? '';
   const factor = suffix === '' ? 1 : (UNITS[unit]?.[suffix.toLowerCase()] ?? (unit.startsWith(suffix) ? 1 : null));
   if (factor === null) return null;
-  const tokens = trimmed.slice(0, trimmed.length - suffix.length).match(/\d+\.?\d*(?:e-?\d+)?|\.\d+|[-+*/()]|\S/gi) ?? [];
+  const tokens =
+    trimmed.slice(0, trimmed.length - suffix.length).match(/\d+\.?\d*(?:e-?\d+)?|\.\d+|[-+*/()]|\S/gi) ?? [];
   let at = 0;
   const sum = (): number => {
     let value = product();

@@ -52,8 +52,13 @@ const setHistory = (edit: (history: History<Piece>) => History<Piece>): void =>
 export const bench = {
   load(piece: Piece): void {
     useBench.setState({
-      history: startHistory(piece), alone: null, open: piece.layers[0]?.id ?? null, selected: null,
-      pictureReport: null, playing: true, acrossSeam: false,
+      history: startHistory(piece),
+      alone: null,
+      open: piece.layers[0]?.id ?? null,
+      selected: null,
+      pictureReport: null,
+      playing: true,
+      acrossSeam: false,
     });
   },
   close: (): void => useBench.setState({ history: null, status: null, trouble: null }),

@@ -31,7 +31,12 @@ export function undo<T>(history: History<T>): History<T> {
   const settled = endGesture(history);
   const previous = settled.past.at(-1);
   if (previous === undefined) return settled;
-  return { ...settled, present: previous, past: settled.past.slice(0, -1), future: [settled.present, ...settled.future] };
+  return {
+    ...settled,
+    present: previous,
+    past: settled.past.slice(0, -1),
+    future: [settled.present, ...settled.future],
+  };
 }
 
 export function redo<T>(history: History<T>): History<T> {

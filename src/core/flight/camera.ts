@@ -37,7 +37,12 @@ export const flightRoute = (piece: Piece): RouteShape =>
 export function cameraPose(piece: Piece, phase: number): CameraPose {
   const { flight } = piece;
   const route = flightRoute(piece);
-  const path = pathFromSpec({ kind: 'helix', radius: route.radius, turns: route.turnsPerMetre * piece.tile, advance: piece.tile });
+  const path = pathFromSpec({
+    kind: 'helix',
+    radius: route.radius,
+    turns: route.turnsPerMetre * piece.tile,
+    advance: piece.tile,
+  });
   const s = (flight.start / piece.tile + flight.tilesPerLap * phase) * path.length;
   const frame = path.frameAt(s);
   const base = fromColumns(frame.right, frame.up, scale(frame.tangent, -1));

@@ -88,4 +88,3 @@ export function layerBatch(piece: Piece, layerId: string, phase: number, share =
   }
   return { ...elements, color, quaternion };
 }
-

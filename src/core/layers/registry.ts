@@ -9,12 +9,16 @@ export type LayerKind = Layer['kind'];
 /** Every kind of layer. A new kind is a folder and a line here. */
 const definitions = { field, tunnel };
 
-export const LayerSchema = z.discriminatedUnion('kind', [field.schema as never, tunnel.schema as never]) as z.ZodType<Layer>;
+export const LayerSchema = z.discriminatedUnion('kind', [
+  field.schema as never,
+  tunnel.schema as never,
+]) as z.ZodType<Layer>;
 
 export const layerKinds = Object.keys(definitions) as LayerKind[];
 
 /** The definition of a kind. It takes only layers of that kind, which the document's validation guarantees. */
-export const definitionOf = (kind: LayerKind): LayerDefinition<Layer> => definitions[kind] as unknown as LayerDefinition<Layer>;
+export const definitionOf = (kind: LayerKind): LayerDefinition<Layer> =>
+  definitions[kind] as unknown as LayerDefinition<Layer>;
 
 /** A layer of a kind with the default of every field. */
 export const newLayer = (kind: LayerKind, id: string, name: string, seed = 1): Layer =>

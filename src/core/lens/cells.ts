@@ -68,7 +68,8 @@ function bestSquare(n: number): { a: number; b: number }[] {
     });
     let gap = Infinity;
     for (let i = 0; i < n; i++)
-      for (let j = 0; j < i; j++) gap = Math.min(gap, (points[i][0] - points[j][0]) ** 2 + (points[i][1] - points[j][1]) ** 2);
+      for (let j = 0; j < i; j++)
+        gap = Math.min(gap, (points[i][0] - points[j][0]) ** 2 + (points[i][1] - points[j][1]) ** 2);
     if (gap > bestGap) {
       bestGap = gap;
       best = candidate;

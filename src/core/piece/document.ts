@@ -32,7 +32,8 @@ export const migratePiece = (piece: unknown, version: number): unknown => {
 export function parsePiece(json: unknown): ParsedPiece {
   const envelope = EnvelopeSchema.safeParse(json);
   if (!envelope.success) {
-    const what = 'this is JSON, but not an Isomorph piece: it does not say "format": "isomorph" with a version and a piece';
+    const what =
+      'this is JSON, but not an Isomorph piece: it does not say "format": "isomorph" with a version and a piece';
     return { ok: false, problems: [{ where: '', what }] };
   }
   const { version } = envelope.data;
@@ -42,7 +43,9 @@ export function parsePiece(json: unknown): ParsedPiece {
   }
   const parsed = PieceSchema.safeParse(migratePiece(envelope.data.piece, version));
   if (parsed.success) return { ok: true, piece: parsed.data, unknown: unknownFields(parsed.data) };
-  const problems = parsed.error.issues.slice(0, 20).map((issue) => ({ where: issue.path.join('.'), what: issue.message }));
+  const problems = parsed.error.issues
+    .slice(0, 20)
+    .map((issue) => ({ where: issue.path.join('.'), what: issue.message }));
   return { ok: false, problems };
 }
 
@@ -51,7 +54,11 @@ function unknownFields(piece: Piece): string[] {
   const known = (schema: z.ZodType): Set<string> => new Set(Object.keys((schema as z.ZodObject).shape ?? {}));
   const extra = (where: string, value: object, schema: z.ZodType): string[] => {
     const names = known(schema);
-    return names.size === 0 ? [] : Object.keys(value).filter((key) => !names.has(key)).map((key) => where + key);
+    return names.size === 0
+      ? []
+      : Object.keys(value)
+          .filter((key) => !names.has(key))
+          .map((key) => where + key);
   };
   const { shape } = PieceSchema;
   return [

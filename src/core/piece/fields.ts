@@ -37,7 +37,8 @@ export function statedValues(value: Animated): number[] {
   return [value.start];
 }
 
-const rangeWords = (info: Info): string => `must be between ${info.min ?? '−∞'} and ${info.max ?? '∞'}${info.unit ? ` ${info.unit}` : ''}`;
+const rangeWords = (info: Info): string =>
+  `must be between ${info.min ?? '−∞'} and ${info.max ?? '∞'}${info.unit ? ` ${info.unit}` : ''}`;
 
 /** A value that may change over the lap. */
 export const animated = (initial: Animated, info: Info) =>
@@ -65,7 +66,11 @@ export const choice = <const T extends Record<string, string>>(initial: keyof T 
     .default(initial as never)
     .meta({ control: 'choice', choices, ...info });
 
-export const flag = (initial: boolean, info: Info) => z.boolean().default(initial).meta({ control: 'switch', ...info });
+export const flag = (initial: boolean, info: Info) =>
+  z
+    .boolean()
+    .default(initial)
+    .meta({ control: 'switch', ...info });
 
 const HexSchema = z.string().regex(/^#[0-9a-f]{6}$/i, { error: 'must be a colour like #12566a' });
 
@@ -83,10 +88,20 @@ export const gradient = (initial: readonly string[], info: Info) =>
   ).meta({ control: 'gradient', ...info });
 
 /** A reference to another layer by id, or null. */
-export const layerRef = (info: Info) => z.string().nullable().default(null).meta({ control: 'layer', ...info });
+export const layerRef = (info: Info) =>
+  z
+    .string()
+    .nullable()
+    .default(null)
+    .meta({ control: 'layer', ...info });
 
 export const seed = (info: Info) =>
-  z.int().min(0).max(0xffffffff).default(1).meta({ control: 'seed', min: 0, max: 0xffffffff, ...info });
+  z
+    .int()
+    .min(0)
+    .max(0xffffffff)
+    .default(1)
+    .meta({ control: 'seed', min: 0, max: 0xffffffff, ...info });
 
 /** The control description of a field's schema, or null when the field is not for the inspector. */
 export function controlOf(schema: z.ZodType): ControlMeta | null {

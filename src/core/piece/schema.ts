@@ -8,10 +8,16 @@ import { number } from './fields';
 export const DOCUMENT_VERSION = 1;
 
 const LapSchema = z.looseObject({
-  frames: z.int().min(2, { error: 'must be at least 2 frames' }).max(100_000, { error: 'must be at most 100000 frames' }),
+  frames: z
+    .int()
+    .min(2, { error: 'must be at least 2 frames' })
+    .max(100_000, { error: 'must be at most 100000 frames' }),
   rate: z.object({ num: z.int().min(1).max(240_000), den: z.int().min(1).max(1001) }),
   /** beats in the lap and their tempo; null when the lap is given in frames */
-  tempo: z.object({ beats: z.int().min(1).max(10_000), bpm: z.number().min(10).max(400) }).nullable().default(null),
+  tempo: z
+    .object({ beats: z.int().min(1).max(10_000), bpm: z.number().min(10).max(400) })
+    .nullable()
+    .default(null),
 });
 
 export const PieceSchema = z
@@ -19,12 +25,20 @@ export const PieceSchema = z
     id: z.string().min(1).max(64),
     name: z.string().min(1).max(200),
     lap: LapSchema,
-    frame: z.looseObject({
-      width: z.int().min(16).max(16_384).default(1920),
-      height: z.int().min(16).max(16_384).default(1080),
-    })
+    frame: z
+      .looseObject({
+        width: z.int().min(16).max(16_384).default(1920),
+        height: z.int().min(16).max(16_384).default(1080),
+      })
       .default({ width: 1920, height: 1080 }),
-    tile: number(8, { label: 'Tile', unit: 'm', min: 0.1, max: 10_000, comfort: 30, hint: 'Metres after which the world repeats along the travel.' }),
+    tile: number(8, {
+      label: 'Tile',
+      unit: 'm',
+      min: 0.1,
+      max: 10_000,
+      comfort: 30,
+      hint: 'Metres after which the world repeats along the travel.',
+    }),
     layers: z.array(LayerSchema).max(64),
     flight: FlightSchema,
     look: LookSchema,

@@ -27,7 +27,11 @@ export function worstMatch(a: Elements, b: Elements, tile: number, extent: numbe
   const grid = new Map<string, number[]>();
   const key = (x: number, y: number, z: number): string => `${x},${y},${z}`;
   for (let j = 0; j < b.count; j++) {
-    const k = key(Math.floor(b.position[j * 3] / cell), Math.floor(b.position[j * 3 + 1] / cell), zCell(b.position[j * 3 + 2]));
+    const k = key(
+      Math.floor(b.position[j * 3] / cell),
+      Math.floor(b.position[j * 3 + 1] / cell),
+      zCell(b.position[j * 3 + 2]),
+    );
     const list = grid.get(k);
     if (list) list.push(j);
     else grid.set(k, [j]);
@@ -55,7 +59,17 @@ export function worstMatch(a: Elements, b: Elements, tile: number, extent: numbe
   return { gap, pairs };
 }
 
-function difference(a: Elements, i: number, b: Elements, j: number, x: number, y: number, z: number, tile: number, extent: number): number {
+function difference(
+  a: Elements,
+  i: number,
+  b: Elements,
+  j: number,
+  x: number,
+  y: number,
+  z: number,
+  tile: number,
+  extent: number,
+): number {
   const dx = x - b.position[j * 3];
   const dy = y - b.position[j * 3 + 1];
   let dz = z - b.position[j * 3 + 2];

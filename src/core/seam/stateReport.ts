@@ -79,21 +79,47 @@ function cameraFinding(piece: Piece, g: Symmetry): Finding {
   const gap = distance(at(1), align(at(1), carried(0)));
   const before = at(1 - STEP).map((v, i) => (align(at(1 - STEP), at(1))[i] - v) / STEP);
   const after = carried(0).map((v, i) => (align(carried(0), carried(STEP))[i] - v) / STEP);
-  const signed = align(at(1), carried(0))[6] === carried(0)[6] ? after : after.map((v, i) => (i >= 3 && i < 7 ? -v : v));
-  const speed = Math.max(distance(before, before.map(() => 0)), distance(signed, signed.map(() => 0)), 0.05);
+  const signed =
+    align(at(1), carried(0))[6] === carried(0)[6] ? after : after.map((v, i) => (i >= 3 && i < 7 ? -v : v));
+  const speed = Math.max(
+    distance(
+      before,
+      before.map(() => 0),
+    ),
+    distance(
+      signed,
+      signed.map(() => 0),
+    ),
+    0.05,
+  );
   const slopeGap = distance(before, signed) / speed;
   const whole = Number.isInteger(piece.flight.tilesPerLap);
   const shaken = piece.flight.shake === 'none' ? 0 : 0.25;
   const ok = gap < TOLERANCE && slopeGap < SLOPE_TOLERANCE + shaken + 0.25 && whole;
-  const metres = (g.advance).toFixed(2).replace(/\.?0+$/, '');
+  const metres = g.advance.toFixed(2).replace(/\.?0+$/, '');
   if (!whole)
     return {
-      id: 'camera', subject: 'Camera', layerId: null, ok: false, gap: Math.max(gap, wholeGap(piece.flight.tilesPerLap)), slopeGap,
+      id: 'camera',
+      subject: 'Camera',
+      layerId: null,
+      ok: false,
+      gap: Math.max(gap, wholeGap(piece.flight.tilesPerLap)),
+      slopeGap,
       says: `travels ${piece.flight.tilesPerLap} tiles per lap; the world repeats after whole tiles only`,
-      repair: { says: `Travel ${Math.round(piece.flight.tilesPerLap)} tiles instead`, path: ['flight', 'tilesPerLap'], value: Math.round(piece.flight.tilesPerLap) },
+      repair: {
+        says: `Travel ${Math.round(piece.flight.tilesPerLap)} tiles instead`,
+        path: ['flight', 'tilesPerLap'],
+        value: Math.round(piece.flight.tilesPerLap),
+      },
     };
   return {
-    id: 'camera', subject: 'Camera', layerId: null, ok, gap, slopeGap, repair: null,
+    id: 'camera',
+    subject: 'Camera',
+    layerId: null,
+    ok,
+    gap,
+    slopeGap,
+    repair: null,
     says: ok
       ? g.advance === 0
         ? 'returns to where it began, at the same speed'
@@ -131,7 +157,13 @@ function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   const ok = gap < TOLERANCE && slopeGap < SLOPE_TOLERANCE;
   const counted = definition.counted(layer, 1);
   return {
-    id: `layer:${layer.id}`, subject: layer.name, layerId: layer.id, ok, gap, slopeGap, repair: null,
+    id: `layer:${layer.id}`,
+    subject: layer.name,
+    layerId: layer.id,
+    ok,
+    gap,
+    slopeGap,
+    repair: null,
     says: ok
       ? `${counted.count.toLocaleString('en-US')} ${counted.noun} meet, in place, colour and speed`
       : gap >= TOLERANCE
@@ -189,13 +221,31 @@ interface Place {
 
 /** Every animated value of the piece, with the step that closes it. */
 export function animatedPlaces(piece: Piece): Place[] {
-  const inObject = (object: object, path: (string | number)[], subject: string, layerId: string | null, steps: Record<string, number>): Place[] =>
+  const inObject = (
+    object: object,
+    path: (string | number)[],
+    subject: string,
+    layerId: string | null,
+    steps: Record<string, number>,
+  ): Place[] =>
     Object.entries(object)
       .filter(([, value]) => typeof value === 'object' && value !== null && 'law' in value)
-      .map(([name, value]) => ({ subject: `${subject}, ${name}`, layerId, path: [...path, name], value: value as Animated, step: steps[name] ?? 0 }));
+      .map(([name, value]) => ({
+        subject: `${subject}, ${name}`,
+        layerId,
+        path: [...path, name],
+        value: value as Animated,
+        step: steps[name] ?? 0,
+      }));
   return [
-    ...piece.layers.flatMap((layer, i) => inObject(layer, ['layers', i], layer.name, layer.id, definitionOf(layer.kind).windings(layer))),
-    ...inObject(piece.flight, ['flight'], 'Camera', null, { roll: 1, yaw: 360, bladeTurn: 360 / Math.max(1, piece.flight.blades) }),
+    ...piece.layers.flatMap((layer, i) =>
+      inObject(layer, ['layers', i], layer.name, layer.id, definitionOf(layer.kind).windings(layer)),
+    ),
+    ...inObject(piece.flight, ['flight'], 'Camera', null, {
+      roll: 1,
+      yaw: 360,
+      bladeTurn: 360 / Math.max(1, piece.flight.blades),
+    }),
     ...inObject(piece.look, ['look'], 'Look', null, {}),
   ];
 }
@@ -207,8 +257,12 @@ function valueFindings(piece: Piece): Finding[] {
       const mended = snapAnimated(place.value, place.step);
       const gain = evaluateAnimated(place.value, 1) - evaluateAnimated(place.value, 0);
       return {
-        id: `value:${place.path.join('.')}`, subject: place.subject, layerId: place.layerId, ok: false,
-        gap: Math.max(0.01, Math.abs(gain)), slopeGap: 0,
+        id: `value:${place.path.join('.')}`,
+        subject: place.subject,
+        layerId: place.layerId,
+        ok: false,
+        gap: Math.max(0.01, Math.abs(gain)),
+        slopeGap: 0,
         says: describeOpen(place),
         repair: { says: describeMended(mended), path: place.path, value: mended },
       };
@@ -224,7 +278,12 @@ function fieldFindings(piece: Piece): Finding[] {
     if (Math.abs(steps - Math.round(steps)) < 1e-6) return;
     const mended = Math.max(name === 'driftCycles' ? 1 : -Infinity, Math.round(steps)) * step;
     out.push({
-      id: `value:layers.${index}.${name}`, subject: `${layer.name}, ${name}`, layerId: layer.id, ok: false, gap: wholeGap(steps), slopeGap: 0,
+      id: `value:layers.${index}.${name}`,
+      subject: `${layer.name}, ${name}`,
+      layerId: layer.id,
+      ok: false,
+      gap: wholeGap(steps),
+      slopeGap: 0,
       says: `${Number(value.toFixed(4))} ${unit} does not close; the nearest that does is ${Number(mended.toFixed(4))}`,
       repair: { says: `Make it ${Number(mended.toFixed(4))} ${unit}`, path: ['layers', index, name], value: mended },
     });
@@ -233,7 +292,14 @@ function fieldFindings(piece: Piece): Finding[] {
     if (layer.hidden) return;
     if (layer.kind === 'field') check(layer, index, 'driftCycles', layer.driftCycles, 1, 'cycles per lap');
     if (layer.kind === 'tunnel') {
-      check(layer, index, 'twist', layer.twist, definitionOf('tunnel').windings({ ...layer, wobble: 0 })['spin'], 'turns per tile');
+      check(
+        layer,
+        index,
+        'twist',
+        layer.twist,
+        definitionOf('tunnel').windings({ ...layer, wobble: 0 })['spin'],
+        'turns per tile',
+      );
       if (layer.route === 'helix') check(layer, index, 'helixTurns', layer.helixTurns, 1, 'turns per tile');
     }
   });

@@ -105,6 +105,7 @@ export function closes(value: Animated, step = 0): boolean {
 export function snapAnimated(value: Animated, step = 0): Animated {
   if (typeof value === 'number' || closes(value, step)) return value;
   if (value.law === 'swing') return { ...value, cycles: Math.max(1, Math.round(value.cycles)) };
-  if (value.law === 'wound') return step > 0 ? { ...value, perLap: Math.round(value.perLap / step) * step } : value.start;
+  if (value.law === 'wound')
+    return step > 0 ? { ...value, perLap: Math.round(value.perLap / step) * step } : value.start;
   return value;
 }

@@ -9,8 +9,10 @@ export const EASE_PRESETS: Record<string, Bezier> = {
   overshoot: [0.3, 1.5, 0.5, 1],
 };
 
-const at = (t: number, p1: number, p2: number): number => ((1 - 3 * p2 + 3 * p1) * t + (3 * p2 - 6 * p1)) * t * t + 3 * p1 * t;
-const slope = (t: number, p1: number, p2: number): number => (3 * (1 - 3 * p2 + 3 * p1) * t + 2 * (3 * p2 - 6 * p1)) * t + 3 * p1;
+const at = (t: number, p1: number, p2: number): number =>
+  ((1 - 3 * p2 + 3 * p1) * t + (3 * p2 - 6 * p1)) * t * t + 3 * p1 * t;
+const slope = (t: number, p1: number, p2: number): number =>
+  (3 * (1 - 3 * p2 + 3 * p1) * t + 2 * (3 * p2 - 6 * p1)) * t + 3 * p1;
 
 /**
  * Value of a CSS cubic-bezier easing at `x` in 0..1. Newton's method with bisection where the curve is flat;

@@ -18,7 +18,15 @@ export async function measureSeam(
   const { frames } = piece.lap;
   renderer.setPiece(piece);
   const picture = (index: number): Float32Array =>
-    renderer.readPicture({ phase: framePhase(index, frames), frameIndex: index, width, height, passes, working: false, texture: false });
+    renderer.readPicture({
+      phase: framePhase(index, frames),
+      frameIndex: index,
+      width,
+      height,
+      passes,
+      working: false,
+      texture: false,
+    });
   const step: number[] = [];
   const residual: number[] = [];
   let joinBlock = 0;

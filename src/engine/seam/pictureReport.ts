@@ -36,7 +36,13 @@ export interface Neighbours {
  * Compares a frame with its neighbours, block by block; the worst block counts, so that one popping mote is seen.
  * @param before, here, after RGBA floats 0..1 of the same size
  */
-export function compareFrames(before: Float32Array, here: Float32Array, after: Float32Array, width: number, height: number): Neighbours {
+export function compareFrames(
+  before: Float32Array,
+  here: Float32Array,
+  after: Float32Array,
+  width: number,
+  height: number,
+): Neighbours {
   const columns = Math.ceil(width / BLOCK);
   const rows = Math.ceil(height / BLOCK);
   const residual = new Float64Array(columns * rows);
@@ -95,7 +101,13 @@ export function judge(step: number[], residual: number[], block: number, width: 
   const jumps = score > JUMP_SCORE || (joinStep > INVISIBLE && joinStep > 2.2 * Math.max(...nearSteps));
   const verdict = still ? 'still' : jumps ? 'jumps' : stops ? 'stops' : 'closes';
   return {
-    step, residual, verdict, ok: verdict === 'closes' || verdict === 'still', score, pace, medianStep,
+    step,
+    residual,
+    verdict,
+    ok: verdict === 'closes' || verdict === 'still',
+    score,
+    pace,
+    medianStep,
     worstBlock: [block % columns, Math.floor(block / columns), columns, Math.ceil(height / BLOCK)],
   };
 }

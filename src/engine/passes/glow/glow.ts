@@ -8,7 +8,8 @@ import shrinkFragment from './shrink.frag.glsl?raw';
 import upFragment from './up.frag.glsl?raw';
 
 /** Pyramid level, fractional, whose spread matches a glow radius given as a share of the shorter side. */
-const levelOf = (radius: number): number => Math.min(GLOW_LEVELS - 1, Math.max(0, Math.log2(radius * GLOW_REFERENCE * 0.7)));
+const levelOf = (radius: number): number =>
+  Math.min(GLOW_LEVELS - 1, Math.max(0, Math.log2(radius * GLOW_REFERENCE * 0.7)));
 
 /**
  * Up to four glows from one shared pyramid. The picture is first averaged to a fixed reference size; each glow takes the
@@ -44,7 +45,9 @@ export class GlowPass {
     this.buildPyramid(renderer, quad, targets, deepest);
     const u = this.upMaterial.uniforms;
     const four = [0, 1, 2, 3].map((i) => used[i]);
-    (u.uThreshold.value as THREE.Vector4).set(...(four.map((glow) => glow?.threshold ?? 0) as [number, number, number, number]));
+    (u.uThreshold.value as THREE.Vector4).set(
+      ...(four.map((glow) => glow?.threshold ?? 0) as [number, number, number, number]),
+    );
     four.forEach((glow, i) => (u[`uTint${i}`].value as THREE.Vector3).set(...hexToLinear(glow?.tint ?? '#000000')));
     for (let j = deepest; j >= 0; j--) {
       const weights = four.map((glow) => (glow ? glow.gain * Math.max(0, 1 - Math.abs(levelOf(glow.radius) - j)) : 0));

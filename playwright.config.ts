@@ -1,0 +1,18 @@
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM_ARGS, chromiumPath } from './bin/browser.mjs';
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  outputDir: 'test-results/browser',
+  workers: 1,
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  use: {
+    baseURL: 'http://127.0.0.1:4399',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: chromiumPath() ?? '', args: CHROMIUM_ARGS },
+    screenshot: 'only-on-failure',
+  },
+  webServer: { command: 'node bin/isomorph.mjs demo --port 4399', url: 'http://127.0.0.1:4399', timeout: 180_000 },
+});

@@ -1,0 +1,75 @@
+// Everything that must hold: installs what is missing (packages, Chromium, ffprobe), then lint, types, unit and browser
+// tests. `npm test -- --only unit,browser` runs a part.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { ensureBuilt, ensurePackages, root, run } from './run.mjs';
+
+const { values } = parseArgs({ options: { only: { type: 'string' } } });
+const wanted = values.only?.split(',') ?? ['lint', 'types', 'unit', 'browser'];
+const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
+
+function ensureSystemPackages() {
+  const missing = [
+    ...(existsSync('/usr/bin/chromium') || process.env.ISOMORPH_CHROMIUM ? [] : ['chromium']),
+    ...(has('ffprobe') ? [] : ['ffmpeg']),
+  ];
+  if (missing.length === 0) return;
+  if (!has('apt-get')) throw new Error(`please install ${missing.join(' and ')}; the browser tests need it`);
+  console.log(`Installing ${missing.join(' and ')}…`);
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
+  const quiet = { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    return run(command, rest, quiet);
+  };
+  if (apt('update', '-qq') !== 0 || apt('install', '-y', '-qq', ...missing) !== 0)
+    throw new Error(`${missing.join(' and ')} could not be installed: see above`);
+}
+
+ensurePackages();
+if (wanted.includes('browser')) ensureSystemPackages();
+const reports = join(root, 'test-results');
+rmSync(reports, { recursive: true, force: true });
+mkdirSync(reports, { recursive: true });
+
+const counts = { passed: 0, failed: 0 };
+const failedStages = [];
+const stage = (name, ...commands) => {
+  if (!wanted.includes(name)) return;
+  console.log(`\n── ${name}`);
+  const started = Date.now();
+  const ok = commands.every(([command, ...args]) => run(command, args) === 0);
+  console.log(`   ${name} ${ok ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`);
+  if (!ok) failedStages.push(name);
+};
+const readReport = (name) =>
+  existsSync(join(reports, name)) ? JSON.parse(readFileSync(join(reports, name), 'utf8')) : null;
+
+stage('lint', ['npm', 'run', '-s', 'lint']);
+stage('types', ['npm', 'run', '-s', 'types']);
+stage('unit', [
+  'npx',
+  'vitest',
+  'run',
+  '--reporter=default',
+  '--reporter=json',
+  '--outputFile.json=test-results/unit.json',
+]);
+if (wanted.includes('browser')) ensureBuilt();
+stage('browser', ['npx', 'playwright', 'test']);
+
+const unit = readReport('unit.json');
+if (unit) {
+  counts.passed += unit.numPassedTests;
+  counts.failed += unit.numFailedTests;
+}
+const browser = readReport('browser.json');
+if (browser) {
+  counts.passed += browser.stats.expected + browser.stats.flaky;
+  counts.failed += browser.stats.unexpected;
+}
+if (failedStages.length > 0) console.log(`\nfailed: ${failedStages.join(', ')}`);
+console.log(`\n${counts.passed} passed, ${counts.failed} failed`);
+process.exitCode = failedStages.length > 0 || counts.failed > 0 ? 1 : 0;
