@@ -51,7 +51,7 @@ export class LayerObjects {
     this.drawn = definition.drawings(layer, share).map((drawing): DrawnObject => {
       const uniforms: Record<string, THREE.IUniform> = { ...view, ...own };
       if (drawing.as === 'sprites') {
-        uniforms.uSoftness = { value: drawing.softness };
+        uniforms.uSoftness = { value: 0 };
         const vertex = `#define SMALL_PX ${SMALL_PX.toFixed(1)}\n` + apertureSource + viewSource + spritesVertex;
         const geometry = bareGeometry(this.elements.count);
         const large = rawMaterial(vertex, apertureSource + spritesFragment, uniforms, ADDITIVE);
@@ -64,7 +64,7 @@ export class LayerObjects {
         };
       }
       if (drawing.as === 'segments') {
-        uniforms.uWidth = { value: drawing.widthMetres };
+        uniforms.uWidth = { value: 0 };
         const geometry = new THREE.InstancedBufferGeometry();
         geometry.setIndex([0, 1, 2, 2, 1, 3]);
         const pairs = new THREE.InstancedBufferAttribute(drawing.pairs, 2);
@@ -94,11 +94,7 @@ export class LayerObjects {
     view: Record<string, THREE.IUniform>,
   ): LayerObjects {
     const definition = definitionOf(layer.kind);
-    const structure = JSON.stringify([
-      layer.kind,
-      definition.elementCount(layer, share),
-      layer.kind === 'tunnel' ? [layer.section, layer.sides, layer.nested > 0, layer.build, layer.rings] : null,
-    ]);
+    const structure = JSON.stringify([layer.kind, definition.elementCount(layer, share), definition.structure(layer)]);
     if (previous?.structure === structure) return previous;
     previous?.dispose();
     return new LayerObjects(structure, layer, share, view);
@@ -127,13 +123,14 @@ export class LayerObjects {
       (this.gradient.image.data as Float32Array).set(gradientTable(definition.gradient(layer)));
       this.gradient.needsUpdate = true;
     }
+    const look = definition.look(layer);
     for (const { uniforms } of this.drawn) {
       uniforms.uOpenPlace.value = open.textures[0];
       uniforms.uOpenLook.value = open.textures[1];
       uniforms.uClosePlace.value = close.textures[0];
       uniforms.uLight.value = definition.light(layer, phase);
-      if (uniforms.uSoftness && layer.kind === 'field') uniforms.uSoftness.value = layer.softness;
-      if (uniforms.uWidth && layer.kind === 'tunnel') uniforms.uWidth.value = layer.width;
+      if (uniforms.uSoftness) uniforms.uSoftness.value = look.softness;
+      if (uniforms.uWidth) uniforms.uWidth.value = look.lineWidth;
     }
   }
 

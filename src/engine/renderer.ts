@@ -324,10 +324,10 @@ export class Renderer {
     const visibleFrom = nearFade * 0.25;
     const blurAt = (d: number): number =>
       Math.abs(shot.apertureHalfM * shot.pixelFocal * (1 / shot.pose.focusDistance - 1 / Math.max(d, visibleFrom)));
+    const { largestRadius } = definitionOf(layer.kind).look(layer);
     for (const tile of this.visibleTiles(piece, layer, shot)) {
       drawn.uniforms.uTileOffset.value = tile.offset;
-      const own =
-        layer.kind === 'field' ? (layer.size * 12 * shot.pixelFocal) / Math.max(tile.near * 0.5, visibleFrom) : 0;
+      const own = (largestRadius * shot.pixelFocal) / Math.max(tile.near * 0.5, visibleFrom);
       // depth along the view may be much less than distance along the travel: only the far bound is used as it is
       const most = Math.max(blurAt(tile.near * 0.6), blurAt(Math.min(tile.far * 1.5, reach))) + own + 1.7;
       for (let level = 0; level < LEVELS.length; level++) {

@@ -1,6 +1,6 @@
 import { Dices } from 'lucide-react';
 import type { z } from 'zod';
-import { controlOf, type ControlMeta, type Gradient } from '../../core/piece/fields';
+import { controlOf, isShown, type ControlMeta, type Gradient } from '../../core/piece/fields';
 import type { Animated } from '../../core/time/animated';
 import { bench, useBench, usePiece } from '../state/bench';
 import { getAt } from '../state/edit';
@@ -18,10 +18,8 @@ interface Props {
   schema: z.ZodType;
   /** where in the piece the object is */
   path: readonly (string | number)[];
-  /** closing steps of winding values, by field */
-  windings?: Record<string, number>;
-  /** closing steps of plain numbers, by field: the legal neighbours are shown */
-  legalSteps?: Record<string, number>;
+  /** steps that close, by field: winding values snap to them, plain numbers show their legal neighbours */
+  closingSteps?: Record<string, number>;
   /** only these groups, in this order */
   groups?: readonly string[];
 }
@@ -39,10 +37,10 @@ const fieldsOf = (schema: z.ZodType): Field[] =>
   });
 
 /** The rows for an object of the piece, made from its schema. */
-export function Inspector({ schema, path, windings = {}, legalSteps = {}, groups }: Props) {
+export function Inspector({ schema, path, closingSteps = {}, groups }: Props) {
   const piece = usePiece();
   const value = getAt(piece, path) as Record<string, unknown>;
-  const fields = fieldsOf(schema).filter(({ meta }) => !meta.when || meta.when.is.includes(value[meta.when.field]));
+  const fields = fieldsOf(schema).filter(({ meta }) => isShown(meta, value));
   const names = groups ?? [...new Set(fields.map(({ meta }) => meta.group ?? ''))];
   return names.map((group) => {
     const inGroup = fields.filter(({ meta }) => (meta.group ?? '') === group);
@@ -56,8 +54,7 @@ export function Inspector({ schema, path, windings = {}, legalSteps = {}, groups
             field={field}
             path={[...path, field.name]}
             value={value[field.name]}
-            winding={windings[field.name] ?? 0}
-            legalStep={legalSteps[field.name] ?? 0}
+            closingStep={closingSteps[field.name] ?? 0}
           />
         ))}
       </section>
@@ -69,11 +66,10 @@ interface RowProps {
   field: Field;
   path: readonly (string | number)[];
   value: unknown;
-  winding: number;
-  legalStep: number;
+  closingStep: number;
 }
 
-function FieldRow({ field, path, value, winding, legalStep }: RowProps) {
+function FieldRow({ field, path, value, closingStep }: RowProps) {
   const { meta } = field;
   const selected = useBench((state) => state.selected?.join('.') === path.join('.'));
   const set = (next: unknown): void => bench.set(path, next);
@@ -84,7 +80,7 @@ function FieldRow({ field, path, value, winding, legalStep }: RowProps) {
         spec={meta}
         value={value as Animated}
         initial={typeof initial === 'number' ? initial : 0}
-        closingStep={winding}
+        closingStep={closingStep}
         onChange={set}
         selected={selected}
         onSelect={() => bench.patch({ selected: [...path] })}
@@ -96,7 +92,7 @@ function FieldRow({ field, path, value, winding, legalStep }: RowProps) {
       <span className={styles.label} title={meta.hint}>
         {meta.label}
       </span>
-      <Plain meta={meta} value={value} initial={initial} set={set} legalStep={legalStep} />
+      <Plain meta={meta} value={value} initial={initial} set={set} legalStep={closingStep} />
     </div>
   );
 }

@@ -42,7 +42,7 @@ function channelWaves(hz: number, seconds: number, seed: number, channel: number
     turn: unitFrom(hash4(seed, channel, i, 9)[0]),
   }));
   let peak = 0;
-  const steps = Math.max(64, waves[waves.length - 1].cycles * 24);
+  const steps = Math.max(64, waves[waves.length - 1].cycles * 64);
   for (let i = 0; i < steps; i++) peak = Math.max(peak, Math.abs(sumAt(waves, i / steps)));
   return waves.map((w) => ({ ...w, weight: w.weight / peak }));
 }

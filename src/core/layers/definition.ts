@@ -36,9 +36,17 @@ export interface ElementKernel {
 
 /** How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile. */
 export type Drawing =
-  | { as: 'sprites'; softness: number }
-  | { as: 'segments'; pairs: Uint32Array; widthMetres: number }
-  | { as: 'surface'; triangles: Uint32Array };
+  { as: 'sprites' } | { as: 'segments'; pairs: Uint32Array } | { as: 'surface'; triangles: Uint32Array };
+
+/** What the drawing programs need of a layer besides its elements; uniforms, so changing them rebuilds nothing. */
+export interface DrawingLook {
+  /** 0 a disc with a clear edge .. 1 fades from its centre */
+  softness: number;
+  /** thickness of lines in metres */
+  lineWidth: number;
+  /** radius in metres that no particle exceeds; 0 when there are none */
+  largestRadius: number;
+}
 
 export interface LayerExtent {
   /** half width and half height in metres about the centre, and the centre */
@@ -67,10 +75,13 @@ export interface LayerDefinition<L> {
   tileOf(layer: L, context: LayerContext): number;
   values(layer: L, context: LayerContext, phase: number, share: number): KernelValues;
   drawings(layer: L, share: number): Drawing[];
+  /** what {@link drawings} depends on besides the element count: they are made anew when it changes */
+  structure(layer: L): unknown;
+  look(layer: L): DrawingLook;
   gradient(layer: L): Gradient;
   /** overall brightness at a phase */
   light(layer: L, phase: number): number;
   extent(layer: L, context: LayerContext): LayerExtent;
-  /** animated values that wind, with the step that closes each: path within the layer → step in its unit */
-  windings(layer: L): Record<string, number>;
+  /** fields whose gain per lap or per tile must be a whole number of steps to close: name → step in the field's unit */
+  closingSteps(layer: L): Record<string, number>;
 }

@@ -108,3 +108,7 @@ export function controlOf(schema: z.ZodType): ControlMeta | null {
   const meta = schema.meta() as ControlMeta | undefined;
   return meta?.control ? meta : null;
 }
+
+/** Whether a field is in use, given its siblings. */
+export const isShown = (meta: ControlMeta | null, siblings: object): boolean =>
+  !meta?.when || meta.when.is.includes((siblings as Record<string, unknown>)[meta.when.field]);

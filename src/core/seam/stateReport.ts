@@ -1,5 +1,7 @@
+import type { z } from 'zod';
 import { cameraPose } from '../flight/camera';
 import { layerElements } from '../layers/batch';
+import { controlOf, isShown } from '../piece/fields';
 import { definitionOf, type Layer } from '../layers/registry';
 import type { Piece } from '../piece/schema';
 import { multiply, type Vec3 } from '../space/vector';
@@ -239,7 +241,7 @@ export function animatedPlaces(piece: Piece): Place[] {
       }));
   return [
     ...piece.layers.flatMap((layer, i) =>
-      inObject(layer, ['layers', i], layer.name, layer.id, definitionOf(layer.kind).windings(layer)),
+      inObject(layer, ['layers', i], layer.name, layer.id, definitionOf(layer.kind).closingSteps(layer)),
     ),
     ...inObject(piece.flight, ['flight'], 'Camera', null, {
       roll: 1,
@@ -270,40 +272,38 @@ function valueFindings(piece: Piece): Finding[] {
   return [...open, ...fieldFindings(piece)];
 }
 
-/** Plain numbers that must be whole for the world to tile: twist, windings of a helix, cycles of the drift. */
+/** Plain numbers that must be whole steps for the world to tile and the lap to close: twist, windings, cycles. */
 function fieldFindings(piece: Piece): Finding[] {
-  const out: Finding[] = [];
-  const check = (layer: Layer, index: number, name: string, value: number, step: number, unit: string): void => {
-    const steps = value / step;
-    if (Math.abs(steps - Math.round(steps)) < 1e-6) return;
-    const mended = Math.max(name === 'driftCycles' ? 1 : -Infinity, Math.round(steps)) * step;
-    out.push({
-      id: `value:layers.${index}.${name}`,
-      subject: `${layer.name}, ${name}`,
-      layerId: layer.id,
-      ok: false,
-      gap: wholeGap(steps),
-      slopeGap: 0,
-      says: `${Number(value.toFixed(4))} ${unit} does not close; the nearest that does is ${Number(mended.toFixed(4))}`,
-      repair: { says: `Make it ${Number(mended.toFixed(4))} ${unit}`, path: ['layers', index, name], value: mended },
+  return piece.layers.flatMap((layer, index) => {
+    if (layer.hidden) return [];
+    const definition = definitionOf(layer.kind);
+    const fields = (definition.schema as unknown as z.ZodObject).shape as Record<string, z.ZodType>;
+    return Object.entries(definition.closingSteps(layer)).flatMap(([name, step]): Finding[] => {
+      const value = (layer as Record<string, unknown>)[name];
+      const meta = controlOf(fields[name]);
+      if (typeof value !== 'number' || meta?.control === 'animated' || !isShown(meta, layer)) return [];
+      const steps = value / step;
+      if (Math.abs(steps - Math.round(steps)) < 1e-6) return [];
+      const mended = Math.max(meta?.min !== undefined && meta.min > 0 ? step : -Infinity, Math.round(steps) * step);
+      const unit = meta?.unit ?? '';
+      return [
+        {
+          id: `value:layers.${index}.${name}`,
+          subject: `${layer.name}, ${(meta?.label ?? name).toLowerCase()}`,
+          layerId: layer.id,
+          ok: false,
+          gap: wholeGap(steps),
+          slopeGap: 0,
+          says: `${Number(value.toFixed(4))} ${unit} does not close; the nearest that does is ${Number(mended.toFixed(4))}`,
+          repair: {
+            says: `Make it ${Number(mended.toFixed(4))} ${unit}`,
+            path: ['layers', index, name],
+            value: mended,
+          },
+        },
+      ];
     });
-  };
-  piece.layers.forEach((layer, index) => {
-    if (layer.hidden) return;
-    if (layer.kind === 'field') check(layer, index, 'driftCycles', layer.driftCycles, 1, 'cycles per lap');
-    if (layer.kind === 'tunnel') {
-      check(
-        layer,
-        index,
-        'twist',
-        layer.twist,
-        definitionOf('tunnel').windings({ ...layer, wobble: 0 })['spin'],
-        'turns per tile',
-      );
-      if (layer.route === 'helix') check(layer, index, 'helixTurns', layer.helixTurns, 1, 'turns per tile');
-    }
   });
-  return out;
 }
 
 function describeOpen({ value, step }: Place): string {

@@ -250,7 +250,13 @@ export const field: LayerDefinition<FieldLayer> = {
       lap: (phase * layer.driftCycles) / whole,
     };
   },
-  drawings: (layer) => [{ as: 'sprites', softness: layer.softness }],
+  drawings: () => [{ as: 'sprites' }],
+  structure: () => null,
+  look: (layer) => ({
+    softness: layer.softness,
+    lineWidth: 0,
+    largestRadius: layer.size * (1 + 11 * layer.variation ** 2),
+  }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
   extent: (layer, context) => ({
@@ -260,5 +266,5 @@ export const field: LayerDefinition<FieldLayer> = {
     from: tiled(layer) ? 0 : layer.ahead - layer.depth / 2,
     to: tiled(layer) ? context.tile : layer.ahead + layer.depth / 2,
   }),
-  windings: () => ({}),
+  closingSteps: () => ({ driftCycles: 1 }),
 };

@@ -24,15 +24,15 @@ void tunnelElement(uint id, uint seed, int corners, int copies, float innerRatio
   float along = (float(drawn) + 0.5) / float(rings);
   float inside = float(copy);
   float r = radius * mix(1.0, innerRatio, inside) * (1.0 + (unit(h.x) - 0.5) * 2.0 * disorder);
+  float turn = float(cornerIndex) / float(corners) + twist * along + spin + innerTurn * inside + 0.25
+             + (unit(h.y) - 0.5) * 0.25 * disorder;
   vec3 slope;
   if (wobble > 0.0) {
-    float around = float(cornerIndex) / float(corners);
-    vec3 q = vec3(cosTurn(around) * 0.9, sinTurn(around) * 0.9, along * 6.0);
+    // by the direction in space, not by the corner: a turn by one side then closes, and so does a twisted tile
+    vec3 q = vec3(cosTurn(turn) * 0.9, sinTurn(turn) * 0.9, along * 6.0);
     float n = flowNoise(q, ivec3(8, 8, 6), seed + 21u, lap, wobbleCycles, slope);
     r *= 1.0 + wobble * n;
   }
-  float turn = float(cornerIndex) / float(corners) + twist * along + spin + innerTurn * inside + 0.25
-             + (unit(h.y) - 0.5) * 0.25 * disorder;
   vec3 local = vec3(cosTurn(turn) * r, sinTurn(turn) * r, along * tile);
   local.xy += (vec2(unit(h.z), unit(h.w)) - 0.5) * radius * disorder;
   place = along - floor(along);

@@ -229,8 +229,7 @@ function strideOf(layer: TunnelLayer, share: number): number {
 }
 
 /** The step of rotation under which the section looks the same, in turns. */
-export const sectionStep = (layer: TunnelLayer): number =>
-  layer.section === 'circle' ? 1 / CIRCLE_CORNERS : 1 / layer.sides;
+const sectionStep = (layer: TunnelLayer): number => (layer.section === 'circle' ? 1 / CIRCLE_CORNERS : 1 / layer.sides);
 
 export function tunnelRoute(layer: TunnelLayer, tile: number): RouteShape {
   return layer.route === 'helix'
@@ -310,17 +309,19 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
     const drawn = layer.rings / strideOf(layer, share);
     const out: Drawing[] = [];
     if (layer.build === 'rings' || layer.build === 'wire')
-      out.push({ as: 'segments', pairs: ringPairs(layer, drawn, layer.build === 'wire'), widthMetres: layer.width });
+      out.push({ as: 'segments', pairs: ringPairs(layer, drawn, layer.build === 'wire') });
     if (layer.build === 'skin' || layer.build === 'ribs') {
       out.push({ as: 'surface', triangles: wallTriangles(layer, drawn) });
     }
     return out;
   },
+  structure: ({ section, sides, nested, build, rings }) => [section, sides, nested > 0, build, rings],
+  look: (layer) => ({ softness: 0, lineWidth: layer.width, largestRadius: 0 }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
   extent(layer, context) {
     const r = evaluateAnimated(layer.radius, 0);
     return { halfWidth: r, halfHeight: r, centre: [0, 0], from: 0, to: context.tile };
   },
-  windings: (layer) => ({ spin: evaluateAnimated(layer.wobble, 0) > 0 ? 1 : sectionStep(layer) }),
+  closingSteps: (layer) => ({ spin: sectionStep(layer), twist: sectionStep(layer), helixTurns: 1 }),
 };

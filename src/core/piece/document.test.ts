@@ -1,0 +1,75 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { parsePiece, toDocument } from './document';
+import type { Piece } from './schema';
+
+const demos = readdirSync('demo').map(
+  (name) => JSON.parse(readFileSync(`demo/${name}`, 'utf8')) as { version: number; piece: Piece },
+);
+const [demo] = demos;
+
+const broken = (change: (piece: Record<string, unknown>) => void): unknown => {
+  const copy = structuredClone(demo) as unknown as { piece: Record<string, unknown> };
+  change(copy.piece);
+  return copy;
+};
+const problems = (json: unknown): string => {
+  const parsed = parsePiece(json);
+  return parsed.ok ? 'none' : parsed.problems.map(({ where, what }) => `${where}: ${what}`).join('\n');
+};
+
+describe('documents', () => {
+  it('every demo piece reads, has no unknown field, and survives writing and reading', () => {
+    expect(demos.length).toBeGreaterThanOrEqual(3);
+    for (const json of demos) {
+      const parsed = parsePiece(json);
+      if (!parsed.ok) throw new Error(problems(json));
+      expect(parsed.unknown).toEqual([]);
+      const again = parsePiece(JSON.parse(JSON.stringify(toDocument(parsed.piece))));
+      expect(again.ok && again.piece).toEqual(parsed.piece);
+    }
+  });
+
+  it.each([null, 3, 'text', [], {}, { format: 'other', version: 1, piece: {} }])('refuses other JSON: %j', (json) => {
+    expect(problems(json)).toMatch(/not an Isomorph piece/);
+  });
+
+  it('refuses a newer version, and says so', () => {
+    expect(problems({ ...demo, version: 99 })).toMatch(/newer Isomorph.*99/);
+  });
+
+  it('names the place of a value out of range, with the range', () => {
+    const json = broken((piece) => ((piece.layers as Record<string, unknown>[])[0].size = 900));
+    expect(problems(json)).toMatch(/^layers\.0\.size: must be between/);
+    const frames = broken((piece) => ((piece.lap as Record<string, unknown>).frames = 1));
+    expect(problems(frames)).toMatch(/lap\.frames: must be at least 2/);
+  });
+
+  it('checks the numbers inside animated values', () => {
+    const json = broken(
+      (piece) =>
+        ((piece.flight as Record<string, unknown>).focalMm = {
+          law: 'keyed',
+          keys: [{ id: 'a', at: 0, value: -5, ease: 'linear' }],
+        }),
+    );
+    expect(problems(json)).toMatch(/flight\.focalMm/);
+    const empty = broken((piece) => ((piece.flight as Record<string, unknown>).focalMm = { law: 'keyed', keys: [] }));
+    expect(problems(empty)).toMatch(/flight\.focalMm/);
+  });
+
+  it('refuses two layers of one id', () => {
+    const json = broken((piece) => (piece.layers as unknown[]).push((piece.layers as unknown[])[0]));
+    expect(problems(json)).toMatch(/used by two layers/);
+  });
+
+  it('keeps fields it does not know, and lists them', () => {
+    const json = broken((piece) => {
+      piece.clientNote = 'less pink';
+      (piece.look as Record<string, unknown>).mist = 3;
+    });
+    const parsed = parsePiece(json);
+    expect(parsed.ok && parsed.unknown).toEqual(['clientNote', 'look.mist']);
+    expect(parsed.ok && (parsed.piece as Record<string, unknown>).clientNote).toBe('less pink');
+  });
+});

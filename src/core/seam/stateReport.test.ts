@@ -1,0 +1,131 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { parsePiece } from '../piece/document';
+import { PieceSchema, type Piece } from '../piece/schema';
+import { sceneSymmetry } from './symmetry';
+import { stateReport } from './stateReport';
+
+const read = (name: string): Piece => {
+  const parsed = parsePiece(JSON.parse(readFileSync(`demo/${name}`, 'utf8')));
+  if (!parsed.ok) throw new Error(`${name} does not read`);
+  return parsed.piece;
+};
+const tunnel = read('ropewalk-tunnel.isomorph.json');
+const spiral = read('slipway-spiral.isomorph.json');
+
+const plant = (piece: Piece, change: (copy: Piece) => void): Piece => {
+  const copy = structuredClone(piece);
+  change(copy);
+  return copy;
+};
+const failures = (piece: Piece): string[] =>
+  stateReport(piece)
+    .findings.filter(({ ok }) => !ok)
+    .map(({ id }) => id);
+
+describe('state half of the seam report', () => {
+  it.each(readdirSync('demo'))('%s closes', (name) => {
+    const report = stateReport(read(name));
+    expect(report.findings.filter(({ ok }) => !ok).map((f) => `${f.subject}: ${f.says}`)).toEqual([]);
+    expect(report.ok).toBe(true);
+  });
+
+  it('finds the symmetry that the camera’s advance gives', () => {
+    expect(sceneSymmetry(tunnel)).toMatchObject({ kind: 'translation', advance: 8, turns: 0 });
+    expect(sceneSymmetry(plant(tunnel, (p) => (p.flight.tilesPerLap = 0))).kind).toBe('identity');
+    const half = plant(spiral, (p) => {
+      const [wires] = p.layers;
+      if (wires.kind === 'tunnel') wires.helixTurns = 1.25;
+    });
+    expect(sceneSymmetry(half)).toMatchObject({ kind: 'screw', turns: 0.25 });
+  });
+
+  it('names a camera that stops between tiles, and mends it', () => {
+    const faulty = plant(tunnel, (p) => (p.flight.tilesPerLap = 1.3));
+    expect(failures(faulty)).toContain('camera');
+    const repair = stateReport(faulty).findings.find(({ id }) => id === 'camera')?.repair;
+    expect(repair).toMatchObject({ path: ['flight', 'tilesPerLap'], value: 1 });
+  });
+
+  it('names the layer whose turn does not fit its sides', () => {
+    const faulty = plant(tunnel, (p) => {
+      const frames = p.layers[1];
+      if (frames.kind === 'tunnel') frames.spin = { law: 'wound', start: 0, perLap: 1 / 7 };
+    });
+    expect(failures(faulty)).toEqual(expect.arrayContaining(['layer:frames', 'value:layers.1.spin']));
+    const repair = stateReport(faulty).findings.find(({ id }) => id === 'value:layers.1.spin')?.repair;
+    expect(repair?.value).toMatchObject({ law: 'wound', perLap: 0.2 });
+  });
+
+  it('names drift with broken cycles, although comparing φ mod 1 with itself would not', () => {
+    const faulty = plant(tunnel, (p) => {
+      const [motes] = p.layers;
+      if (motes.kind === 'field') motes.driftCycles = 2.5;
+    });
+    expect(failures(faulty)).toEqual(expect.arrayContaining(['layer:motes', 'value:layers.0.driftCycles']));
+  });
+
+  it('names a swing that does not come back and one of the look', () => {
+    const faulty = plant(tunnel, (p) => {
+      p.look.exposure = { law: 'swing', middle: 0, reach: 1, cycles: 1.5, wave: 'sine', shift: 0 };
+    });
+    expect(failures(faulty)).toEqual(['value:look.exposure']);
+  });
+
+  it('names a twist that does not tile', () => {
+    const faulty = plant(tunnel, (p) => {
+      const frames = p.layers[1];
+      if (frames.kind === 'tunnel') frames.twist = 0.27;
+    });
+    expect(failures(faulty)).toContain('value:layers.1.twist');
+  });
+
+  it('says nothing of hidden layers', () => {
+    const faulty = plant(tunnel, (p) => {
+      const [motes] = p.layers;
+      if (motes.kind === 'field') motes.driftCycles = 2.5;
+      motes.hidden = true;
+    });
+    expect(failures(faulty)).toEqual([]);
+  });
+
+  it('repairing every finding in turn always ends in a lap that closes', () => {
+    const wrong = fc.record({
+      tiles: fc.double({ min: 0.3, max: 4, noNaN: true }),
+      spin: fc.double({ min: -2, max: 2, noNaN: true }),
+      cycles: fc.double({ min: 0.2, max: 6, noNaN: true }),
+      twist: fc.double({ min: -1, max: 1, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(wrong, ({ tiles, spin, cycles, twist }) => {
+        let piece = plant(tunnel, (p) => {
+          p.flight.tilesPerLap = tiles;
+          const [motes, frames] = p.layers;
+          if (motes.kind === 'field') {
+            motes.driftCycles = cycles;
+            motes.count = 300;
+          }
+          if (frames.kind === 'tunnel') {
+            frames.spin = { law: 'wound', start: 0, perLap: spin };
+            frames.twist = twist;
+          }
+        });
+        for (let round = 0; round < 8; round++) {
+          const repair = stateReport(piece).findings.find((f) => !f.ok && f.repair)?.repair;
+          if (!repair) break;
+          piece = plant(piece, (p) => {
+            const [last, ...path] = [...repair.path].reverse();
+            const target = path
+              .reverse()
+              .reduce<Record<string, unknown>>((o, k) => o[k] as Record<string, unknown>, p as never);
+            target[last] = repair.value;
+          });
+        }
+        expect(failures(piece)).toEqual([]);
+        expect(PieceSchema.safeParse(piece).success).toBe(true);
+      }),
+      { numRuns: 12 },
+    );
+  });
+});

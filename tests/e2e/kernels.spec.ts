@@ -1,0 +1,87 @@
+import { expect, test } from '@playwright/test';
+import { RF as CF, RI as CI, conf, source as confSource } from '../../src/core/kernel/conformance.gen';
+import { layerElements } from '../../src/core/layers/batch';
+import { parsePiece } from '../../src/core/piece/document';
+import { flowNoise, flowNoiseInto as flowInto } from '../../src/core/noise/flow';
+import { source as flowSource } from '../../src/core/noise/flow.gen';
+import { hash4 } from '../../src/core/random/hash';
+import { source as hashSource } from '../../src/core/random/hash.gen';
+import { DEMOS, demoJson, openLab, probe } from './lab';
+
+// Kernels are written once: what the GPU computes must be what the core computes.
+test.beforeEach(async ({ page }) => openLab(page));
+
+test('131 072 hashes are the same bits on the GPU', async ({ page }) => {
+  const count = 131_072;
+  const bits = new Uint32Array(await probe(page, hashSource, 'integers = true; bits = pcg4d(uvec4(id, id * 2654435769u, 3u, 7u));', count));
+  let different = 0;
+  for (let i = 0; i < count; i++) {
+    const want = hash4(i, Math.imul(i, 2654435769) >>> 0, 3, 7);
+    for (let k = 0; k < 4; k++) if (bits[i * 4 + k] !== want[k]) different++;
+  }
+  expect(different).toBe(0);
+});
+
+test('131 072 noise samples and their gradients agree within 1e-4 of the range', async ({ page }) => {
+  const count = 131_072;
+  const body = `
+    vec3 p = vec3(float(id % 97u) * 0.371 - 11.0, float((id / 97u) % 89u) * 0.293, float(id) * 0.00171);
+    vec3 grad;
+    float v = flowNoise(p, ivec3(12, 9, 16), 5u, float(id % 53u) / 53.0, 4, grad);
+    result = vec4(v, grad);`;
+  const got = new Float32Array(await probe(page, flowSource, body, count));
+  let worst = 0;
+  for (let i = 0; i < count; i++) {
+    const [x, y, z] = [(i % 97) * Math.fround(0.371) - 11, (Math.floor(i / 97) % 89) * Math.fround(0.293), i * Math.fround(0.00171)].map(Math.fround);
+    const want = { value: 0, gx: 0, gy: 0, gz: 0, ...flowNoiseSeeded(x, y, z, Math.fround((i % 53) / 53)) };
+    worst = Math.max(worst, Math.abs(got[i * 4] - want.value) / 2, Math.abs(got[i * 4 + 1] - want.gx) / 10);
+  }
+  expect(worst).toBeLessThan(1e-4);
+});
+
+const flowNoiseSeeded = (x: number, y: number, z: number, lap: number): ReturnType<typeof flowNoise> => {
+  const out = { value: 0, gx: 0, gy: 0, gz: 0 };
+  flowInto(out, x, y, z, lap, 4, [12, 9, 16], 5);
+  return out;
+};
+
+test('the whole kernel language means the same on both sides', async ({ page }) => {
+  const count = 20_000;
+  const floats = new Float32Array(await probe(page, confSource, 'vec4 a; vec4 b; uvec4 c; ivec4 d; conf(id, a, b, c, d); result = id % 2u == 0u ? a : b;', count));
+  const ints = new Uint32Array(await probe(page, confSource, 'vec4 a; vec4 b; uvec4 c; ivec4 d; conf(id, a, b, c, d); integers = true; bits = id % 2u == 0u ? c : uvec4(d);', count));
+  let worst = 0;
+  let different = 0;
+  for (let i = 0; i < count; i++) {
+    conf(i);
+    for (let k = 0; k < 4; k++) {
+      const want = CF[(i % 2) * 4 + k];
+      const error = Math.abs(floats[i * 4 + k] - want) / Math.max(1, Math.abs(want));
+      // a sample may sit on a discontinuity (floor, step): those few are counted, not measured
+      if (error > 0.01) different++;
+      else worst = Math.max(worst, error);
+      if (ints[i * 4 + k] !== CI[(i % 2) * 4 + k] >>> 0) different++;
+    }
+  }
+  expect(worst).toBeLessThan(1e-3);
+  expect(different / (count * 8)).toBeLessThan(1e-3);
+});
+
+for (const name of DEMOS)
+  test(`${name}: every layer stands on the GPU where the core says, within 1e-3 of its extent`, async ({ page }) => {
+    const parsed = parsePiece(demoJson(name));
+    if (!parsed.ok) throw new Error('demo does not read');
+    for (const layer of parsed.piece.layers)
+      for (const phase of [0, 0.37]) {
+        const got = await page.evaluate(
+          async ([json, id, at]) => [...(await lab.engine.api.elements(lab.parse(json), id, at))].slice(0, 40_000),
+          [demoJson(name), layer.id, phase] as const,
+        );
+        const want = layerElements(parsed.piece, layer.id, phase);
+        const extent = want.position.reduce((most, v) => Math.max(most, Math.abs(v)), 0);
+        const checked = Math.min(10_000, want.count);
+        let worst = 0;
+        for (let i = 0; i < checked; i++)
+          for (let k = 0; k < 3; k++) worst = Math.max(worst, Math.abs(got[i * 4 + k] - want.position[i * 3 + k]));
+        expect(worst / extent).toBeLessThan(1e-3);
+      }
+  });

@@ -1,0 +1,33 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import type { Lab } from '../../src/app/lab/lab';
+
+declare global {
+  // what the lab page puts on its window
+  var lab: Lab;
+}
+
+export const DEMOS = ['ropewalk-tunnel', 'plankton-bloom', 'slipway-spiral'] as const;
+
+export const demoJson = (name: string): unknown => JSON.parse(readFileSync(`demo/${name}.isomorph.json`, 'utf8'));
+
+/** The page without interface, with the engine started. */
+export async function openLab(page: Page): Promise<void> {
+  await page.goto('/lab');
+  await page.waitForFunction(() => 'lab' in globalThis);
+}
+
+/** Runs kernel code on the GPU for ids 0…count−1; four numbers each, brought back as base64 of their bits. */
+export async function probe(page: Page, source: string, body: string, count: number): Promise<ArrayBuffer> {
+  const base64 = await page.evaluate(
+    async ([code, statements, n]) => {
+      const bits = new Uint8Array((await lab.engine.api.probe(code, statements, n)).buffer);
+      let text = '';
+      for (let i = 0; i < bits.length; i += 32768) text += String.fromCharCode(...bits.subarray(i, i + 32768));
+      return btoa(text);
+    },
+    [source, body, count] as const,
+  );
+  const bytes = Buffer.from(base64, 'base64');
+  return bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength) as ArrayBuffer;
+}
