@@ -17,13 +17,20 @@ export class UsageError extends Error {}
 
 const options = {
   demo: { port: { type: 'string' } },
-  render: { out: { type: 'string' }, size: { type: 'string' }, frames: { type: 'string' }, samples: { type: 'string' }, format: { type: 'string' } },
+  render: {
+    out: { type: 'string' },
+    size: { type: 'string' },
+    frames: { type: 'string' },
+    samples: { type: 'string' },
+    format: { type: 'string' },
+  },
   check: { pictures: { type: 'boolean' } },
 };
 
 async function demo({ port }) {
   const wanted = port === undefined ? 4321 : Number(port);
-  if (!Number.isInteger(wanted) || wanted < 0 || wanted > 65535) throw new UsageError(`--port must be a number up to 65535, not "${port}"`);
+  if (!Number.isInteger(wanted) || wanted < 0 || wanted > 65535)
+    throw new UsageError(`--port must be a number up to 65535, not "${port}"`);
   const { startServer } = await import('./server.mjs');
   const start = (at) =>
     startServer({ port: at }).catch((error) => {
@@ -58,7 +65,10 @@ async function main([command, ...rest]) {
   const file = target.startsWith('demo:')
     ? new URL(`../demo/${target.slice(5)}.isomorph.json`, import.meta.url).pathname
     : resolve(target);
-  if (!existsSync(file)) throw new UsageError(target.startsWith('demo:') ? `there is no demo piece "${target.slice(5)}"` : `there is no file ${target}`);
+  if (!existsSync(file))
+    throw new UsageError(
+      target.startsWith('demo:') ? `there is no demo piece "${target.slice(5)}"` : `there is no file ${target}`,
+    );
   process.exitCode = await (command === 'check' ? check : render)(file, parsed.values);
 }
 

@@ -1,5 +1,6 @@
 import * as THREE from 'three';
 import { layerContext } from '../core/layers/batch';
+import type { Part } from '../core/layers/definition';
 import { definitionOf, type Layer } from '../core/layers/registry';
 import { gradientTable } from '../core/look/colour';
 import { source as apertureSource } from '../core/lens/aperture.gen';
@@ -25,9 +26,13 @@ export interface DrawnObject {
   /** the same particles where they are under four pixels: see sprites.vert.glsl */
   small?: THREE.Points;
   uniforms: Record<string, THREE.IUniform>;
+  /** stretches that are drawn or left out together */
+  parts: readonly Part[];
 }
 
-const sharedNames = ['uOpenPlace', 'uClosePlace', 'uOpenLook', 'uGradient', 'uTileOffset', 'uLight'] as const;
+const WHOLE: readonly Part[] = [{ from: 0, to: 1, first: 0, count: Infinity }];
+
+const sharedNames = ['uOpenPlace', 'uClosePlace', 'uOpenLook', 'uTileOffset', 'uLight'] as const;
 
 /** What the GPU holds for one layer. Rebuilt only when what its rest elements depend on changes. */
 export class LayerObjects {
@@ -43,22 +48,22 @@ export class LayerObjects {
     view: Record<string, THREE.IUniform>,
   ) {
     const definition = definitionOf(layer.kind);
-    this.elements = new ElementPass(definition.kernel, definition.elementCount(layer, share));
     this.gradient = new THREE.DataTexture(new Float32Array(256 * 4), 256, 1, THREE.RGBAFormat, THREE.FloatType);
     this.gradient.magFilter = this.gradient.minFilter = THREE.LinearFilter;
+    this.elements = new ElementPass(definition.kernel, definition.elementCount(layer, share), this.gradient);
     const own = Object.fromEntries(sharedNames.map((name) => [name, { value: null as unknown }]));
-    own.uGradient.value = this.gradient;
     this.drawn = definition.drawings(layer, share).map((drawing): DrawnObject => {
       const uniforms: Record<string, THREE.IUniform> = { ...view, ...own };
       if (drawing.as === 'sprites') {
         uniforms.uSoftness = { value: 0 };
         const vertex = `#define SMALL_PX ${SMALL_PX.toFixed(1)}\n` + apertureSource + viewSource + spritesVertex;
-        const geometry = bareGeometry(this.elements.count);
+        const geometry = bareGeometry(0, drawing.order);
         const large = rawMaterial(vertex, apertureSource + spritesFragment, uniforms, ADDITIVE);
         const small = rawMaterial(`#define SMALL\n${vertex}`, smallFragment, uniforms, ADDITIVE);
         return {
           as: 'sprites',
           uniforms,
+          parts: drawing.parts,
           object: new THREE.Points(geometry, large),
           small: new THREE.Points(geometry, small),
         };
@@ -75,14 +80,19 @@ export class LayerObjects {
           ...ADDITIVE,
           side: THREE.DoubleSide,
         });
-        return { as: 'segments', uniforms, object: new THREE.Mesh(geometry, material) };
+        return { as: 'segments', uniforms, parts: WHOLE, object: new THREE.Mesh(geometry, material) };
       }
       const material = rawMaterial(viewSource + surfaceVertex, viewSource + surfaceFragment, uniforms, {
         depthTest: true,
         depthWrite: true,
         side: THREE.DoubleSide,
       });
-      return { as: 'surface', uniforms, object: new THREE.Mesh(bareGeometry(0, drawing.triangles), material) };
+      return {
+        as: 'surface',
+        uniforms,
+        parts: WHOLE,
+        object: new THREE.Mesh(bareGeometry(0, drawing.triangles), material),
+      };
     });
   }
 
@@ -112,17 +122,17 @@ export class LayerObjects {
     const definition = definitionOf(layer.kind);
     const context = layerContext(piece);
     const [openPhase, phase, closePhase] = phases;
-    const open = this.elements.run(renderer, quad, 0, definition.values(layer, context, openPhase, share));
-    const close =
-      closePhase === openPhase
-        ? open
-        : this.elements.run(renderer, quad, 1, definition.values(layer, context, closePhase, share));
     const gradientKey = JSON.stringify(definition.gradient(layer));
     if (gradientKey !== this.gradientKey) {
       this.gradientKey = gradientKey;
       (this.gradient.image.data as Float32Array).set(gradientTable(definition.gradient(layer)));
       this.gradient.needsUpdate = true;
     }
+    const open = this.elements.run(renderer, quad, 0, definition.values(layer, context, openPhase, share));
+    const close =
+      closePhase === openPhase
+        ? open
+        : this.elements.run(renderer, quad, 1, definition.values(layer, context, closePhase, share));
     const look = definition.look(layer);
     for (const { uniforms } of this.drawn) {
       uniforms.uOpenPlace.value = open.textures[0];

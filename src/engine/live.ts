@@ -118,6 +118,7 @@ export class LivePicture {
       passes,
       working: this.view.working,
       texture: true,
+      elementMotion: passes > 1,
     };
   }
 

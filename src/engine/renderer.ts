@@ -1,5 +1,4 @@
 import * as THREE from 'three';
-import { layerContext } from '../core/layers/batch';
 import { definitionOf, type Layer } from '../core/layers/registry';
 import { apertureCells, type LensPass } from '../core/lens/cells';
 import { hexToLinear } from '../core/look/colour';
@@ -14,6 +13,7 @@ import addFragment from './passes/resolve/add.frag.glsl?raw';
 import backdropFragment from './passes/resolve/backdrop.frag.glsl?raw';
 import resolveFragment from './passes/resolve/resolve.frag.glsl?raw';
 import { LEVELS, Targets } from './targets';
+import { visibleParts } from './visible';
 
 export interface FrameRequest {
   /** position in the lap; any real */
@@ -28,10 +28,14 @@ export interface FrameRequest {
   working: boolean;
   /** grain and dither; off for measuring */
   texture: boolean;
+  /** elements' own motion while the shutter is open; a live frame may leave it to the camera's */
+  elementMotion: boolean;
 }
 
 /** Blur radius in pixels from which light is drawn into a half-size target; doubles per level. */
 const CRISP_PX = 10;
+/** Slices of the shutter in which small particles are drawn when nothing solid can hide them. */
+const SMALL_SLICES = 4;
 
 /**
  * Draws a piece at a phase. Everything on screen is a function of (piece, request): no frame depends on the one before,
@@ -60,6 +64,7 @@ export class Renderer {
     uTime: { value: 0.5 },
     uPass: { value: new THREE.Vector4() },
     uShare: { value: 1 },
+    uSmallSlices: { value: 1 },
     uAperture: { value: new THREE.Vector4() },
     uLevel: { value: new THREE.Vector4() },
     uLens: { value: new THREE.Vector2() },
@@ -140,7 +145,16 @@ export class Renderer {
       const share = request.working ? layer.working : 1;
       const objects = LayerObjects.fitting(this.objects.get(layer.id), layer, share, this.view);
       this.objects.set(layer.id, objects);
-      objects.update(this.three, this.quad, piece, layer, share, [shot.openPhase, request.phase, shot.closePhase]);
+      objects.update(
+        this.three,
+        this.quad,
+        piece,
+        layer,
+        share,
+        request.elementMotion
+          ? [shot.openPhase, request.phase, shot.closePhase]
+          : [request.phase, request.phase, request.phase],
+      );
       return { layer, objects };
     });
     const solid = layers.some(({ objects }) => objects.drawn.some(({ as }) => as === 'surface'));
@@ -153,7 +167,7 @@ export class Renderer {
       piece.flight.squeeze,
     );
     for (let index = 0; index < passes.length; index++) {
-      this.drawPass(piece, shot, passes[index], passes.length, layers, solid, used, targets);
+      this.drawPass(piece, shot, passes[index], index, passes.length, layers, solid, used, targets);
       yield (index + 1) / passes.length;
     }
     this.compose(piece, request, targets, solid, used, null);
@@ -239,6 +253,7 @@ export class Renderer {
     piece: Piece,
     shot: Shot,
     pass: LensPass,
+    index: number,
     total: number,
     layers: { layer: Layer; objects: LayerObjects }[],
     solid: boolean,
@@ -251,6 +266,11 @@ export class Renderer {
       total === 1 ? shot.mid : viewMatrix(piece, shot.openPhase + (shot.closePhase - shot.openPhase) * pass.t),
     );
     view.uTime.value = pass.t;
+    // Without anything solid in the way a small particle's streak is closed form: a few slices of the shutter follow its
+    // path as well as all passes would. The first pass of each slice draws it.
+    const slices = solid ? total : Math.min(total, SMALL_SLICES);
+    view.uSmallSlices.value = slices;
+    const drawSmall = index % (total / slices) === 0;
     view.uShare.value = 1 / total;
     (view.uLens.value as THREE.Vector2).set(pass.x * shot.apertureHalfM, pass.y * shot.apertureHalfM);
     (view.uJitter.value as THREE.Vector2).set(total === 1 ? 0 : pass.b - 0.5, total === 1 ? 0 : pass.t - 0.5);
@@ -262,7 +282,7 @@ export class Renderer {
       this.three.clearDepth();
       for (const { layer, objects } of layers)
         for (const drawn of objects.drawn)
-          if (drawn.as === 'surface') this.drawTiles(piece, layer, drawn, shot, targets.matter);
+          if (drawn.as === 'surface') this.drawSolid(piece, layer, drawn, shot, targets.matter);
       this.add.uniforms.uSource.value = targets.matter.texture;
       this.add.uniforms.uShare.value = 1 / total;
       this.quad.draw(this.three, this.add, targets.levels[0]);
@@ -271,42 +291,12 @@ export class Renderer {
     }
     for (const { layer, objects } of layers)
       for (const drawn of objects.drawn)
-        if (drawn.as !== 'surface') this.drawLight(piece, layer, drawn, shot, used, targets);
+        if (drawn.as !== 'surface') this.drawLight(piece, layer, drawn, shot, used, targets, drawSmall);
   }
 
-  /** Tiles of a layer that the camera can see: offset in metres along −z, nearest and farthest depth along −z. */
-  private visibleTiles(piece: Piece, layer: Layer, shot: Shot): { offset: number; near: number; far: number }[] {
-    const definition = definitionOf(layer.kind);
-    const context = layerContext(piece);
-    const tile = definition.tileOf(layer, context);
-    const extent = definition.extent(layer, context);
-    const at = -shot.pose.position[2];
-    const { reach } = piece.look;
-    const out = [];
-    const slack = tile * 0.1;
-    const first = Math.floor((at - reach - extent.to - slack) / tile);
-    const last = Math.ceil((at + reach - extent.from + slack) / tile);
-    const forward = -viewForwardZ(shot);
-    for (let k = first; k <= last; k++) {
-      const from = k * tile + extent.from - slack - at;
-      const to = k * tile + extent.to + slack - at;
-      if (from > reach || to < -reach) continue;
-      // with the view within about 55° of the travel, what lies wholly behind cannot be seen
-      if (forward > 0.6 && to < -extent.halfWidth - extent.halfHeight) continue;
-      if (forward < -0.6 && from > extent.halfWidth + extent.halfHeight) continue;
-      const inside = from < 0 && to > 0;
-      out.push({
-        offset: k * tile,
-        near: inside ? 0 : Math.min(Math.abs(from), Math.abs(to)),
-        far: Math.max(Math.abs(from), Math.abs(to)),
-      });
-    }
-    return out;
-  }
-
-  private drawTiles(piece: Piece, layer: Layer, drawn: DrawnObject, shot: Shot, target: THREE.WebGLRenderTarget): void {
-    for (const tile of this.visibleTiles(piece, layer, shot)) {
-      drawn.uniforms.uTileOffset.value = tile.offset;
+  private drawSolid(piece: Piece, layer: Layer, drawn: DrawnObject, shot: Shot, target: THREE.WebGLRenderTarget): void {
+    for (const { offset } of visibleParts(piece, layer, shot, drawn.parts)) {
+      drawn.uniforms.uTileOffset.value = offset;
       this.stage.draw(this.three, drawn.object, target);
     }
   }
@@ -318,25 +308,29 @@ export class Renderer {
     shot: Shot,
     used: boolean[],
     targets: Targets,
+    drawSmall: boolean,
   ): void {
     const { reach, nearFade } = piece.look;
-    // the nearest depth that is drawn at all bounds the largest blur
-    const visibleFrom = nearFade * 0.25;
-    const blurAt = (d: number): number =>
-      Math.abs(shot.apertureHalfM * shot.pixelFocal * (1 / shot.pose.focusDistance - 1 / Math.max(d, visibleFrom)));
-    const { largestRadius } = definitionOf(layer.kind).look(layer);
-    for (const tile of this.visibleTiles(piece, layer, shot)) {
-      drawn.uniforms.uTileOffset.value = tile.offset;
-      const own = (largestRadius * shot.pixelFocal) / Math.max(tile.near * 0.5, visibleFrom);
-      // depth along the view may be much less than distance along the travel: only the far bound is used as it is
-      const most = Math.max(blurAt(tile.near * 0.6), blurAt(Math.min(tile.far * 1.5, reach))) + own + 1.7;
+    const focus = shot.pose.focusDistance;
+    const blurAt = (d: number): number => Math.abs(shot.apertureHalfM * shot.pixelFocal * (1 / focus - 1 / d));
+    const { largestRadius, lineWidth } = definitionOf(layer.kind).look(layer);
+    for (const { offset, near, far, part } of visibleParts(piece, layer, shot, drawn.parts)) {
+      // what is nearer than the fade or beyond the reach is not drawn: it bounds the blur
+      const low = Math.max(near, nearFade * 0.25, 0.02);
+      const high = Math.max(low, Math.min(far, reach));
+      const own = ((largestRadius + lineWidth) * shot.pixelFocal) / low;
+      const most = Math.hypot(Math.max(blurAt(low), blurAt(high)), own) + 2;
+      const least = low < focus && high > focus ? 0 : Math.min(blurAt(low), blurAt(high));
+      drawn.uniforms.uTileOffset.value = offset;
+      if (Number.isFinite(part.count)) drawn.object.geometry.setDrawRange(part.first, part.count);
       for (let level = 0; level < LEVELS.length; level++) {
-        const low = level === 0 ? 0 : CRISP_PX * 2 ** (level - 1);
-        if (low > most) break;
-        const high = level === LEVELS.length - 1 ? 1e9 : CRISP_PX * 2 ** level;
-        (this.view.uLevel.value as THREE.Vector4).set(LEVELS[level], low, high, 0);
+        const from = level === 0 ? 0 : CRISP_PX * 2 ** (level - 1);
+        const to = level === LEVELS.length - 1 ? 1e9 : CRISP_PX * 2 ** level;
+        if (from > most || to < least) continue;
+        (this.view.uLevel.value as THREE.Vector4).set(LEVELS[level], from, to, 0);
         if (level > 0) used[level - 1] = true;
-        if (level === 0 && drawn.small) this.stage.draw(this.three, drawn.small, targets.levels[0]);
+        if (level === 0 && drawn.small && drawSmall && least < SMALL_PX)
+          this.stage.draw(this.three, drawn.small, targets.levels[0]);
         if (level > 0 || !drawn.small || most > SMALL_PX)
           this.stage.draw(this.three, drawn.object, targets.levels[level]);
       }
@@ -388,10 +382,4 @@ export class Renderer {
     for (const material of [this.backdrop, this.add, this.resolve]) material.dispose();
     this.three.dispose();
   }
-}
-
-/** z of the camera's forward direction in the world; −1 looks along the travel. */
-function viewForwardZ(shot: Shot): number {
-  // third row of the view matrix is the camera's back axis in world coordinates
-  return -shot.mid.elements[10];
 }

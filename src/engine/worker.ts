@@ -121,6 +121,7 @@ class EngineWorker implements EngineApi {
       passes,
       working: false,
       texture: request.texture ?? true,
+      elementMotion: true,
     });
   }
 

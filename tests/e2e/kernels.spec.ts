@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { RF as CF, RI as CI, conf, source as confSource } from '../../src/core/kernel/conformance.gen';
 import { layerElements } from '../../src/core/layers/batch';
 import { parsePiece } from '../../src/core/piece/document';
-import { flowNoise, flowNoiseInto as flowInto } from '../../src/core/noise/flow';
+import { flowNoiseInto, type NoiseSample } from '../../src/core/noise/flow';
 import { source as flowSource } from '../../src/core/noise/flow.gen';
 import { hash4 } from '../../src/core/random/hash';
 import { source as hashSource } from '../../src/core/random/hash.gen';
@@ -13,7 +13,9 @@ test.beforeEach(async ({ page }) => openLab(page));
 
 test('131 072 hashes are the same bits on the GPU', async ({ page }) => {
   const count = 131_072;
-  const bits = new Uint32Array(await probe(page, hashSource, 'integers = true; bits = pcg4d(uvec4(id, id * 2654435769u, 3u, 7u));', count));
+  const bits = new Uint32Array(
+    await probe(page, hashSource, 'integers = true; bits = pcg4d(uvec4(id, id * 2654435769u, 3u, 7u));', count),
+  );
   let different = 0;
   for (let i = 0; i < count; i++) {
     const want = hash4(i, Math.imul(i, 2654435769) >>> 0, 3, 7);
@@ -21,6 +23,12 @@ test('131 072 hashes are the same bits on the GPU', async ({ page }) => {
   }
   expect(different).toBe(0);
 });
+
+const seeded = (x: number, y: number, z: number, lap: number): NoiseSample => {
+  const out = { value: 0, gx: 0, gy: 0, gz: 0 };
+  flowNoiseInto(out, x, y, z, lap, 4, [12, 9, 16], 5);
+  return out;
+};
 
 test('131 072 noise samples and their gradients agree within 1e-4 of the range', async ({ page }) => {
   const count = 131_072;
@@ -32,23 +40,35 @@ test('131 072 noise samples and their gradients agree within 1e-4 of the range',
   const got = new Float32Array(await probe(page, flowSource, body, count));
   let worst = 0;
   for (let i = 0; i < count; i++) {
-    const [x, y, z] = [(i % 97) * Math.fround(0.371) - 11, (Math.floor(i / 97) % 89) * Math.fround(0.293), i * Math.fround(0.00171)].map(Math.fround);
-    const want = { value: 0, gx: 0, gy: 0, gz: 0, ...flowNoiseSeeded(x, y, z, Math.fround((i % 53) / 53)) };
+    const [x, y, z] = [
+      (i % 97) * Math.fround(0.371) - 11,
+      (Math.floor(i / 97) % 89) * Math.fround(0.293),
+      i * Math.fround(0.00171),
+    ].map(Math.fround);
+    const want = seeded(x, y, z, Math.fround((i % 53) / 53));
     worst = Math.max(worst, Math.abs(got[i * 4] - want.value) / 2, Math.abs(got[i * 4 + 1] - want.gx) / 10);
   }
   expect(worst).toBeLessThan(1e-4);
 });
 
-const flowNoiseSeeded = (x: number, y: number, z: number, lap: number): ReturnType<typeof flowNoise> => {
-  const out = { value: 0, gx: 0, gy: 0, gz: 0 };
-  flowInto(out, x, y, z, lap, 4, [12, 9, 16], 5);
-  return out;
-};
-
 test('the whole kernel language means the same on both sides', async ({ page }) => {
   const count = 20_000;
-  const floats = new Float32Array(await probe(page, confSource, 'vec4 a; vec4 b; uvec4 c; ivec4 d; conf(id, a, b, c, d); result = id % 2u == 0u ? a : b;', count));
-  const ints = new Uint32Array(await probe(page, confSource, 'vec4 a; vec4 b; uvec4 c; ivec4 d; conf(id, a, b, c, d); integers = true; bits = id % 2u == 0u ? c : uvec4(d);', count));
+  const floats = new Float32Array(
+    await probe(
+      page,
+      confSource,
+      'vec4 a; vec4 b; uvec4 c; ivec4 d; conf(id, a, b, c, d); result = id % 2u == 0u ? a : b;',
+      count,
+    ),
+  );
+  const ints = new Uint32Array(
+    await probe(
+      page,
+      confSource,
+      'vec4 a; vec4 b; uvec4 c; ivec4 d; conf(id, a, b, c, d); integers = true; bits = id % 2u == 0u ? c : uvec4(d);',
+      count,
+    ),
+  );
   let worst = 0;
   let different = 0;
   for (let i = 0; i < count; i++) {

@@ -34,9 +34,19 @@ export interface ElementKernel {
   run: (...args: never[]) => void;
 }
 
+/** A stretch of a layer's elements in drawing order, and where along its extent it lies, as shares 0..1. */
+export interface Part {
+  from: number;
+  to: number;
+  first: number;
+  count: number;
+}
+
 /** How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile. */
 export type Drawing =
-  { as: 'sprites' } | { as: 'segments'; pairs: Uint32Array } | { as: 'surface'; triangles: Uint32Array };
+  | { as: 'sprites'; order: Uint32Array; parts: Part[] }
+  | { as: 'segments'; pairs: Uint32Array }
+  | { as: 'surface'; triangles: Uint32Array };
 
 /** What the drawing programs need of a layer besides its elements; uniforms, so changing them rebuilds nothing. */
 export interface DrawingLook {
@@ -56,6 +66,10 @@ export interface LayerExtent {
   /** metres of advance where it begins and ends within the tile */
   from: number;
   to: number;
+  /** metres that a winding route takes it aside */
+  bend: number;
+  /** metres that motion may carry an element out of these bounds */
+  carried: number;
 }
 
 /** What the core and the engine know about one kind of layer. One definition per folder of `layers/`. */

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parsePiece } from '../piece/document';
 import { PieceSchema, type Piece } from '../piece/schema';
-import { layerBatch, layerElements } from './batch';
+import { layerBatch, layerContext, layerElements } from './batch';
 import { definitionOf, layerKinds, newLayer, type Layer } from './registry';
 
 const pieceWith = (layer: Partial<Layer> & { kind: Layer['kind'] }, more: object = {}): Piece =>
@@ -95,7 +95,42 @@ describe('particle field', () => {
       most = Math.max(most, d);
     }
     expect(sum / 2000).toBeGreaterThan(0.1);
-    expect(most).toBeLessThan(1.5);
+    // what the engine relies on when it leaves out what it cannot see
+    expect(most).toBeLessThan(3 * 0.5);
+  });
+
+  it('its slices hold every particle once, each where the slice says', () => {
+    const piece = pieceWith({ kind: 'field', shape: 'box', drift: 0, count: 3000 });
+    const [drawing] = definitionOf('field').drawings(piece.layers[0], 1);
+    if (drawing.as !== 'sprites') throw new Error('particles are sprites');
+    expect([...drawing.order].sort((a, b) => a - b)).toEqual(Array.from({ length: 3000 }, (_, id) => id));
+    const { position } = layerElements(piece, 'one', 0);
+    for (const { from, to, first, count } of drawing.parts)
+      for (const id of drawing.order.subarray(first, first + count)) {
+        expect(-position[id * 3 + 2] / 8).toBeGreaterThanOrEqual(from - 1e-6);
+        expect(-position[id * 3 + 2] / 8).toBeLessThanOrEqual(to + 1e-6);
+      }
+  });
+});
+
+describe('every layer stays within the extent it states', () => {
+  it.each(['ropewalk-tunnel', 'plankton-bloom', 'slipway-spiral'])('%s', (name) => {
+    const piece = demo(name);
+    for (const layer of piece.layers) {
+      const { halfWidth, halfHeight, centre, from, to, bend, carried } = definitionOf(layer.kind).extent(
+        layer,
+        layerContext(piece),
+      );
+      for (const phase of [0, 0.4, 0.8]) {
+        const { position, count } = layerElements(piece, layer.id, phase);
+        for (let i = 0; i < count; i++) {
+          expect(Math.abs(position[i * 3] - centre[0])).toBeLessThanOrEqual(halfWidth + bend + carried + 1e-5);
+          expect(Math.abs(position[i * 3 + 1] - centre[1])).toBeLessThanOrEqual(halfHeight + bend + carried + 1e-5);
+          expect(-position[i * 3 + 2]).toBeGreaterThanOrEqual(from - carried - 1e-5);
+          expect(-position[i * 3 + 2]).toBeLessThanOrEqual(to + carried + 1e-5);
+        }
+      }
+    }
   });
 });
 

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { FlightSchema } from '../flight/schema';
 import { LayerSchema } from '../layers/registry';
 import { LookSchema } from '../look/schema';
+import { DeliverySchema } from './delivery';
 import { number } from './fields';
 
 /** Newest version of the document this program reads and the only one it writes. */
@@ -42,6 +43,7 @@ export const PieceSchema = z
     layers: z.array(LayerSchema).max(64),
     flight: FlightSchema,
     look: LookSchema,
+    deliveries: z.array(DeliverySchema).max(32).default([]),
     /** passes of a finished frame, a power of two */
     samples: z
       .int()

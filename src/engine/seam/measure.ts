@@ -26,6 +26,7 @@ export async function measureSeam(
       passes,
       working: false,
       texture: false,
+      elementMotion: false,
     });
   const step: number[] = [];
   const residual: number[] = [];

@@ -1,8 +1,9 @@
 import { z } from 'zod';
-import { animated, choice, gradient, integer, layerRef, number } from '../../piece/fields';
+import { animated, choice, gradient, integer, layerRef, number, statedValues } from '../../piece/fields';
 import { evaluateAnimated } from '../../time/animated';
 import { layerBase } from '../base';
 import type { LayerDefinition } from '../definition';
+import { sliceOrder } from './slices';
 import { fieldRun, signatures, source } from './field.gen';
 
 const SHAPES = { box: 'Box', ball: 'Ball', shell: 'Shell', disc: 'Disc', corridor: 'Ring around a corridor' };
@@ -202,6 +203,9 @@ const FieldSchema = z.looseObject({
 });
 export type FieldLayer = z.infer<typeof FieldSchema>;
 
+/** The farthest a swirl carries a particle, in units of the drift's amount (largest of a million: see layers.test.ts). */
+const DRIFT_REACH = 3;
+
 const tiled = (layer: FieldLayer): boolean => layer.shape === 'box' || layer.shape === 'corridor';
 
 /** Noise scale per axis and its period: the number of swirls along the tile is whole, across it is free. */
@@ -250,8 +254,18 @@ export const field: LayerDefinition<FieldLayer> = {
       lap: (phase * layer.driftCycles) / whole,
     };
   },
-  drawings: () => [{ as: 'sprites' }],
-  structure: () => null,
+  drawings(layer, share) {
+    const count = field.elementCount(layer, share);
+    if (tiled(layer)) return [{ as: 'sprites', ...sliceOrder(count, layer.seed) }];
+    return [
+      {
+        as: 'sprites',
+        order: Uint32Array.from({ length: count }, (_, id) => id),
+        parts: [{ from: 0, to: 1, first: 0, count }],
+      },
+    ];
+  },
+  structure: (layer) => [tiled(layer), layer.seed],
   look: (layer) => ({
     softness: layer.softness,
     lineWidth: 0,
@@ -259,12 +273,20 @@ export const field: LayerDefinition<FieldLayer> = {
   }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
-  extent: (layer, context) => ({
-    halfWidth: layer.width / 2,
-    halfHeight: layer.height / 2,
-    centre: [layer.aside, layer.above],
-    from: tiled(layer) ? 0 : layer.ahead - layer.depth / 2,
-    to: tiled(layer) ? context.tile : layer.ahead + layer.depth / 2,
-  }),
+  extent(layer, context) {
+    const { radius } = context.routeOf(layer.follow);
+    const across = Math.hypot(layer.width, layer.height) / 2;
+    const drift = Math.max(...statedValues(layer.drift).map(Math.abs));
+    return {
+      halfWidth: layer.width / 2,
+      halfHeight: layer.height / 2,
+      centre: [layer.aside, layer.above],
+      from: tiled(layer) ? 0 : layer.ahead - layer.depth / 2,
+      to: tiled(layer) ? context.tile : layer.ahead + layer.depth / 2,
+      bend: radius,
+      // the swirl's largest reach is DRIFT_REACH times its amount; a winding route tilts the section along the travel
+      carried: DRIFT_REACH * drift + (radius > 0 ? across : 0),
+    };
+  },
   closingSteps: () => ({ driftCycles: 1 }),
 };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { animated, choice, gradient, integer, number } from '../../piece/fields';
+import { animated, choice, gradient, integer, number, statedValues } from '../../piece/fields';
 import { evaluateAnimated } from '../../time/animated';
 import { layerBase } from '../base';
 import type { Drawing, LayerDefinition, RouteShape } from '../definition';
@@ -320,8 +320,20 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
   extent(layer, context) {
-    const r = evaluateAnimated(layer.radius, 0);
-    return { halfWidth: r, halfHeight: r, centre: [0, 0], from: 0, to: context.tile };
+    const radius = Math.max(...statedValues(layer.radius).map(Math.abs));
+    const wobble = Math.max(...statedValues(layer.wobble).map(Math.abs));
+    const bend = tunnelRoute(layer, context.tile).radius;
+    const most = radius * (1 + layer.disorder) * (1 + wobble) + radius * layer.disorder;
+    return {
+      halfWidth: most,
+      halfHeight: most,
+      centre: [0, 0],
+      from: 0,
+      // the ring past the end closes the walls onto the next tile
+      to: context.tile * (1 + 1 / layer.rings),
+      bend,
+      carried: bend > 0 ? most : 0,
+    };
   },
   closingSteps: (layer) => ({ spin: sectionStep(layer), twist: sectionStep(layer), helixTurns: 1 }),
 };

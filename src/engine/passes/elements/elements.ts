@@ -17,18 +17,19 @@ function fragmentShader(kernel: ElementKernel): string {
 ${uniforms.join('\n')}
 layout(location = 0) out vec4 outPlace;
 layout(location = 1) out vec4 outLook;
+uniform sampler2D uGradient;
 void main() {
   uint id = uint(gl_FragCoord.y) * ${ELEMENT_ROW}u + uint(gl_FragCoord.x);
   vec3 position; float size; float place; float light;
   ${kernel.entry}(${args.join(', ')});
   outPlace = vec4(position, size);
-  outLook = vec4(place, light, 0.0, 1.0);
+  outLook = vec4(textureLod(uGradient, vec2(place, 0.5), 0.0).rgb * light, 1.0);
 }`;
 }
 
 /**
  * Runs a layer's element kernel once for every element of a tile and keeps the result in textures: one texel an element,
- * position and size in the first, place on the gradient and light in the second. Sprites, lines and walls read them.
+ * position and size in the first, linear colour times light in the second. Sprites, lines and walls read them.
  * Changing the phase changes uniforms only.
  */
 export class ElementPass {
@@ -38,9 +39,10 @@ export class ElementPass {
   constructor(
     private readonly kernel: ElementKernel,
     readonly count: number,
+    gradient: THREE.Texture,
   ) {
     const uniforms = Object.fromEntries(inputs(kernel).map((p) => [uniformName(p), { value: 0 as unknown }]));
-    this.material = fullscreenMaterial(fragmentShader(kernel), uniforms);
+    this.material = fullscreenMaterial(fragmentShader(kernel), { ...uniforms, uGradient: { value: gradient } });
   }
 
   /** Evaluates into slot 0 (shutter opens) or 1 (shutter closes). */

@@ -4,7 +4,6 @@ in uvec2 aPair;
 uniform sampler2D uOpenPlace;
 uniform sampler2D uClosePlace;
 uniform sampler2D uOpenLook;
-uniform sampler2D uGradient;
 uniform mat4 uView;          // at this pass's time
 uniform float uTime;         // place of this pass in the shutter, 0..1
 uniform float uTileOffset;
@@ -26,8 +25,7 @@ vec3 world(uint id) {
 }
 
 vec3 lightOf(uint id, float depth) {
-  vec4 look = texelFetch(uOpenLook, ivec2(int(id) & 1023, int(id) >> 10), 0);
-  return textureLod(uGradient, vec2(look.x, 0.5), 0.0).rgb * (look.y * presence(depth) * clearAir(depth));
+  return texelFetch(uOpenLook, ivec2(int(id) & 1023, int(id) >> 10), 0).rgb * (presence(depth) * clearAir(depth));
 }
 
 void main() {

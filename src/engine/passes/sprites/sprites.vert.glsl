@@ -4,8 +4,7 @@
 // particles are that small; the other cuts the aperture into cells.
 uniform sampler2D uOpenPlace;   // position and size when the shutter opens
 uniform sampler2D uClosePlace;  // ... when it closes
-uniform sampler2D uOpenLook;    // place on the gradient, light
-uniform sampler2D uGradient;
+uniform sampler2D uOpenLook;    // linear colour times light
 uniform mat4 uViewOpen;
 uniform mat4 uViewMid;
 uniform mat4 uViewClose;
@@ -15,9 +14,12 @@ uniform vec4 uPass;             // a, b, t of this pass; log2 of the number of p
 uniform vec4 uAperture;         // blades, turn, squeeze, hat edges 0 or 1
 uniform vec4 uLevel;            // size of this target relative to the picture, least and most blur drawn here, unused
 uniform float uSoftness;
+uniform float uSmallSlices;     // slices of the shutter that small particles are drawn in
 
 flat out vec4 fCentre;   // x, y in target pixels, radius in target pixels, sign of the blur
+#ifndef SMALL
 flat out vec4 fCell;     // cell index a, b; cells along a, b
+#endif
 flat out vec4 fStreak;   // streak in target pixels, taps, share of the radius that is blur
 flat out vec3 fEnergy;   // light per pixel of the target
 flat out vec2 fKind;     // bell 0..1, depth
@@ -43,7 +45,10 @@ void main() {
   vec3 s1 = toScreen(uViewMid, mix(open.xyz, shut.xyz, 0.5) + offset);
   float depth = s1.z;
   float here = presence(depth);
-  fCentre = vec4(0.0); fCell = vec4(0.0); fStreak = vec4(0.0); fEnergy = vec3(0.0); fKind = vec2(0.0);
+  fCentre = vec4(0.0); fStreak = vec4(0.0); fEnergy = vec3(0.0); fKind = vec2(0.0);
+#ifndef SMALL
+  fCell = vec4(0.0);
+#endif
   if (depth < 0.02 || here <= 0.0) { skip(); return; }
   vec3 s0 = toScreen(uViewOpen, open.xyz + offset);
   vec3 s2 = toScreen(uViewClose, shut.xyz + offset);
@@ -64,7 +69,7 @@ void main() {
   float a = ceil((m - c) * 0.5);
   float b = m - c - a;
 #ifdef SMALL
-  c = m;
+  c = log2(uSmallSlices);
   a = 0.0;
   b = 0.0;
 #endif
@@ -118,13 +123,14 @@ void main() {
   gl_PointSize = max(highPx.x - lowPx.x + 2.0 * grow.x, highPx.y - lowPx.y + 2.0 * grow.y);
   gl_Position = vec4(held / target * 2.0 - 1.0, 0.0, 1.0);
 
-  vec4 look = texelFetch(uOpenLook, texel, 0);
-  vec3 tint = textureLod(uGradient, vec2(look.x, 0.5), 0.0).rgb;
+  vec3 look = texelFetch(uOpenLook, texel, 0).rgb;
   float bell = max(uSoftness * own * own / (re * re), 1.0 - smoothstep(2.5, SMALL_PX, re));
-  float energy = look.y * uLight * here * clearAir(depth) * PI * own * own;
-  fEnergy = tint * (energy / slices / (PI * (re * re + 0.0833)));
+  float energy = uLight * here * clearAir(depth) * PI * own * own;
+  fEnergy = look * (energy / slices / (PI * (re * re + 0.0833)));
   fCentre = vec4(centre * uLevel.x, re * uLevel.x, facing);
+#ifndef SMALL
   fCell = vec4(cell, cells);
+#endif
   float pace = max(1.5, 1.7725 * re * 0.25 / sqrt(cells.x * cells.y)) ;
   fStreak = vec4(streak * uLevel.x, clamp(ceil(length(streak) / pace), 1.0, 12.0), blurred);
   fKind = vec2(bell, depth);

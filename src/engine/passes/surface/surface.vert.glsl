@@ -8,14 +8,14 @@ uniform float uTileOffset;
 uniform vec2 uLens;      // lens point in metres
 uniform vec2 uJitter;    // sub-pixel offset in pixels
 out vec3 vView;
-out vec2 vLook;
+out vec3 vLook;
 
 void main() {
   ivec2 texel = ivec2(gl_VertexID & 1023, gl_VertexID >> 10);
   vec3 p = mix(texelFetch(uOpenPlace, texel, 0).xyz, texelFetch(uClosePlace, texel, 0).xyz, uTime);
   vec3 v = (uView * vec4(p - vec3(0.0, 0.0, uTileOffset), 1.0)).xyz;
   vView = v;
-  vLook = texelFetch(uOpenLook, texel, 0).xy;
+  vLook = texelFetch(uOpenLook, texel, 0).rgb;
   float d = -v.z;
   // a lens point off the axis shears the view about the plane of focus
   vec2 xy = v.xy + uLens * (d / uFocus - 1.0);

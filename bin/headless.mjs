@@ -1,0 +1,168 @@
+// `render` and `check`: the same engine and exporter as in the app, in a browser without a window.
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { basename, dirname, extname, join, resolve } from 'node:path';
+import { unzipSync } from 'fflate';
+import { launchBrowser } from './browser.mjs';
+import { startServer } from './server.mjs';
+
+class UsageError extends Error {
+  name = 'UsageError';
+}
+
+const wholeNumber = (text) => (/^\d+$/.test(text) ? Number(text) : NaN);
+
+function readSize(text, piece) {
+  if (text === undefined) return { width: piece.frame.width, height: piece.frame.height };
+  const match = /^(\d+)x(\d+)$/.exec(text);
+  if (!match) throw new UsageError(`--size must be like 640x360, not "${text}"`);
+  const [width, height] = [Number(match[1]), Number(match[2])];
+  if (Math.min(width, height) < 16 || Math.max(width, height) > 8192)
+    throw new UsageError(`--size must be between 16 and 8192 pixels a side, not ${text}`);
+  return { width, height };
+}
+
+function readFrames(text, lapFrames) {
+  if (text === undefined) return { first: 0, last: lapFrames - 1 };
+  const match = /^(\d+)(?:-(\d+))?$/.exec(text);
+  const first = match ? Number(match[1]) : NaN;
+  const last = match ? Number(match[2] ?? match[1]) : NaN;
+  if (!(first <= last && last < lapFrames))
+    throw new UsageError(`--frames must be like 0-${lapFrames - 1} within this lap, not "${text}"`);
+  return { first, last };
+}
+
+function readFormat(format, out) {
+  const known = ['mp4', 'webm', 'png'];
+  const extension = extname(out).slice(1).toLowerCase();
+  const chosen =
+    format ?? (known.includes(extension) ? extension : extension === '' || extension === 'zip' ? 'png' : null);
+  if (chosen === null)
+    throw new UsageError(`--out ends in .${extension}: name the format with --format mp4, webm or png`);
+  if (!known.includes(chosen)) throw new UsageError(`--format must be mp4, webm or png, not "${chosen}"`);
+  return chosen;
+}
+
+function readSamples(text, piece) {
+  if (text === undefined) return piece.samples;
+  const samples = wholeNumber(text);
+  if (![1, 4, 16, 64, 256].includes(samples))
+    throw new UsageError(`--samples must be 1, 4, 16, 64 or 256, not "${text}"`);
+  return samples;
+}
+
+/** Opens the lab page, hands it the piece, and closes everything afterwards. */
+async function withLab(file, work) {
+  let json;
+  try {
+    json = JSON.parse(readFileSync(file, 'utf8'));
+  } catch (error) {
+    throw new UsageError(`${basename(file)} is not JSON (${error.message})`);
+  }
+  const server = await startServer();
+  let browser;
+  try {
+    browser = await launchBrowser();
+    const page = await browser.newPage();
+    await page.goto(`${server.url}/lab`);
+    await page.waitForFunction('globalThis.lab');
+    const piece = await page
+      .evaluate((document) => globalThis.lab.parse(document), json)
+      .catch((error) => {
+        throw new UsageError(`${basename(file)} was not read: ${cleaned(error)}`);
+      });
+    return await work(page, piece);
+  } finally {
+    await browser?.close();
+    await server.close();
+  }
+}
+
+const cleaned = (error) => error.message.replace(/^page\.evaluate: (Error: )?/, '').split('\n')[0];
+
+const SLICE = 3 * 1024 * 1024;
+
+async function fetchBytes(page, size) {
+  const parts = [];
+  for (let at = 0; at < size; at += SLICE)
+    parts.push(
+      Buffer.from(
+        await page.evaluate(([from, to]) => globalThis.lab.slice(from, to), [at, Math.min(size, at + SLICE)]),
+        'base64',
+      ),
+    );
+  return Buffer.concat(parts);
+}
+
+function writeResult(bytes, format, out) {
+  if (format !== 'png' || extname(out) === '.zip') {
+    mkdirSync(dirname(resolve(out)), { recursive: true });
+    writeFileSync(out, bytes);
+    return out;
+  }
+  const pictures = Object.entries(unzipSync(bytes));
+  if (extname(out) === '.png') {
+    if (pictures.length !== 1)
+      throw new UsageError(`${out} is one picture: choose one frame with --frames N, or a folder`);
+    mkdirSync(dirname(resolve(out)), { recursive: true });
+    writeFileSync(out, pictures[0][1]);
+    return out;
+  }
+  mkdirSync(out, { recursive: true });
+  for (const [name, picture] of pictures) writeFileSync(join(out, name), picture);
+  return `${out} (${pictures.length} pictures)`;
+}
+
+export async function render(file, values) {
+  const { out } = values;
+  if (out === undefined) throw new UsageError('render needs --out FILE or --out DIR');
+  const format = readFormat(values.format, out);
+  return withLab(file, async (page, piece) => {
+    const frames = readFrames(values.frames, piece.lap.frames);
+    const delivery = {
+      format,
+      ...readSize(values.size, piece),
+      ...frames,
+      samples: String(readSamples(values.samples, piece)),
+    };
+    if (extname(out) === '.png' && frames.first !== frames.last)
+      throw new UsageError(`${out} is one picture: choose one frame with --frames N, or a folder`);
+    const quiet = !process.stderr.isTTY;
+    await page.exposeFunction('tellProgress', ({ done, of, left }) => {
+      if (!quiet)
+        process.stderr.write(`\r${done} of ${of} frames${left === null ? '' : `, ${Math.ceil(left)} s left`}   `);
+    });
+    const { size, seconds, verified } = await page
+      .evaluate(([p, d]) => globalThis.lab.render(p, d, globalThis.tellProgress), [piece, delivery])
+      .catch((error) => {
+        throw new Error(cleaned(error));
+      });
+    if (!quiet) process.stderr.write('\n');
+    const where = writeResult(await fetchBytes(page, size), format, out);
+    console.log(
+      `${where}: ${verified.says}, ${delivery.width}×${delivery.height}, rendered in ${seconds.toFixed(1)} s`,
+    );
+    return verified.ok ? 0 : 1;
+  });
+}
+
+export async function check(file, { pictures = false }) {
+  return withLab(file, async (page, piece) => {
+    const report = await page.evaluate(
+      async ([p, withPictures]) => {
+        const { lab } = globalThis;
+        const state = lab.stateReport(p);
+        const size = { width: 320, height: Math.max(16, Math.round((320 * p.frame.height) / p.frame.width)) };
+        const picture = withPictures
+          ? await lab.engine.api.seamPictures(
+              { piece: p, ...size, passes: 1 },
+              lab.proxy(() => undefined),
+            )
+          : null;
+        return { ok: state.ok && (picture?.ok ?? true), piece: p.name, state, picture };
+      },
+      [piece, pictures],
+    );
+    console.log(JSON.stringify(report, null, 2));
+    return report.ok ? 0 : 1;
+  });
+}

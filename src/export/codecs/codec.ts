@@ -1,0 +1,43 @@
+import type { Delivery } from '../../core/piece/delivery';
+import type { Rate } from '../../core/time/lap';
+
+export interface SinkSettings {
+  width: number;
+  height: number;
+  rate: Rate;
+  /** frames that will be added */
+  count: number;
+  /** index of the first, for file names */
+  first: number;
+  dataRate: Delivery['rate'];
+}
+
+/** Takes finished frames in order and becomes a file. */
+export interface FrameSink {
+  /** RGBA bytes, top row first; resolves when the next frame is welcome */
+  add(rgba: Uint8Array): Promise<void>;
+  /** @returns the bytes of the file */
+  finish(): Promise<Uint8Array>;
+  /** gives up; nothing is kept */
+  abandon(): Promise<void>;
+}
+
+/** What reading the written file back found. */
+export interface Verified {
+  frames: number;
+  seconds: number;
+  ok: boolean;
+  says: string;
+}
+
+/** A kind of file the app writes. One file of `codecs/` each, and a line in the registry. */
+export interface ExportCodec {
+  format: Delivery['format'];
+  extension: string;
+  mime: string;
+  /** why this cannot be written, in words, or null. May ask the browser. */
+  refusal(settings: SinkSettings): Promise<string | null>;
+  open(settings: SinkSettings): Promise<FrameSink>;
+  /** reads the bytes back and compares them with what was asked for */
+  verify(bytes: Uint8Array, settings: SinkSettings): Promise<Verified>;
+}

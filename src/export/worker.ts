@@ -1,0 +1,76 @@
+import * as Comlink from 'comlink';
+import { deliveryFrames, type Delivery } from '../core/piece/delivery';
+import type { Piece } from '../core/piece/schema';
+import { startEngine } from '../engine/client';
+import type { SinkSettings, Verified } from './codecs/codec';
+import { codecOf } from './codecs/registry';
+import { remainingSeconds } from './estimate';
+
+export interface ExportProgress {
+  done: number;
+  of: number;
+  /** seconds left, or null before anything is known */
+  left: number | null;
+}
+
+export type ExportResult =
+  | { state: 'done'; bytes: Uint8Array; verified: Verified; seconds: number }
+  | { state: 'cancelled'; done: number }
+  | { state: 'refused'; says: string };
+
+/**
+ * Renders a delivery: one engine in a worker of its own draws frame after frame while this worker converts and encodes
+ * the frame before.
+ */
+class ExportWorker {
+  private cancelled = false;
+
+  cancel(): void {
+    this.cancelled = true;
+  }
+
+  async run(piece: Piece, delivery: Delivery, progress: (progress: ExportProgress) => void): Promise<ExportResult> {
+    this.cancelled = false;
+    const { first, count } = deliveryFrames(delivery, piece.lap.frames);
+    const { width, height } = delivery;
+    const settings: SinkSettings = { width, height, rate: piece.lap.rate, count, first, dataRate: delivery.rate };
+    const codec = codecOf(delivery.format);
+    const says = await codec.refusal(settings);
+    if (says !== null) return { state: 'refused', says };
+    const started = performance.now();
+    const engine = startEngine();
+    const frame = (index: number): Promise<Uint8Array> =>
+      engine.api.pixels({ piece, frameIndex: first + index, width, height, passes: Number(delivery.samples) });
+    const sink = await codec.open(settings);
+    try {
+      const times: number[] = [];
+      let last = performance.now();
+      let next = frame(0);
+      for (let i = 0; i < count; i++) {
+        const pixels = await next;
+        if (this.cancelled) {
+          await sink.abandon();
+          return { state: 'cancelled', done: i };
+        }
+        if (i + 1 < count) next = frame(i + 1);
+        await sink.add(pixels);
+        const now = performance.now();
+        times.push(now - last);
+        last = now;
+        progress({ done: i + 1, of: count, left: remainingSeconds(times, count - i - 1) });
+      }
+      const bytes = await sink.finish();
+      const verified = await codec.verify(bytes, settings);
+      const result: ExportResult = { state: 'done', bytes, verified, seconds: (performance.now() - started) / 1000 };
+      return Comlink.transfer(result, [bytes.buffer]);
+    } catch (error) {
+      await sink.abandon().catch(() => undefined);
+      throw error;
+    } finally {
+      engine.close();
+    }
+  }
+}
+
+export type ExportApi = ExportWorker;
+Comlink.expose(new ExportWorker());
