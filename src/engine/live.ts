@@ -57,6 +57,11 @@ export class LivePicture {
     this.touched();
   }
 
+  /** the phase that is shown */
+  get at(): number {
+    return this.phase;
+  }
+
   private touched(): void {
     this.change++;
     this.changedAt = performance.now();

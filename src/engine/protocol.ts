@@ -1,5 +1,8 @@
 import type { Piece } from '../core/piece/schema';
+import type { StateReport } from '../core/seam/stateReport';
 import type { PictureReport } from './seam/pictureReport';
+
+export type { PictureReport };
 
 /** What the page asks of the live picture. */
 export interface LiveView {
@@ -72,6 +75,8 @@ export interface EngineApi {
   pixels(request: StillRequest): Promise<Uint8Array>;
   seamPictures(request: SeamRequest, progress: (share: number) => void): Promise<PictureReport>;
   cancel(): void;
+  /** the state half of the seam report, off the page's thread */
+  stateReport(piece: Piece): StateReport;
   elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array>;
   /** runs a kernel check on the GPU: see gl/probe.ts */
   probe(source: string, body: string, count: number): Promise<Float32Array>;

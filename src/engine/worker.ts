@@ -1,4 +1,5 @@
 import * as Comlink from 'comlink';
+import { stateReport, type StateReport } from '../core/seam/stateReport';
 import { framePhase } from '../core/time/lap';
 import { LivePicture } from './live';
 import { probe } from './gl/probe';
@@ -22,12 +23,14 @@ class EngineWorker implements EngineApi {
   private cancelled = false;
   private lastPiece: Piece | null = null;
   private lastView: LiveView | null = null;
+  private lastPhase = 0;
 
   attach(canvas: OffscreenCanvas, listener: LiveListener): void {
     const start = (): void => {
       try {
         this.liveRenderer = new Renderer(canvas);
         this.live = new LivePicture(this.liveRenderer, listener);
+        this.live.seek(this.lastPhase);
         listener.trouble(null);
         if (this.lastPiece) this.live.setPiece(this.lastPiece);
         if (this.lastView) this.live.setView(this.lastView);
@@ -37,6 +40,7 @@ class EngineWorker implements EngineApi {
     };
     canvas.addEventListener('webglcontextlost', (event) => {
       event.preventDefault();
+      this.lastPhase = this.live?.at ?? 0;
       this.live = null;
       listener.trouble({ code: 'context-lost', detail: 'the graphics driver took its context away' });
     });
@@ -91,6 +95,10 @@ class EngineWorker implements EngineApi {
 
   cancel(): void {
     this.cancelled = true;
+  }
+
+  stateReport(piece: Piece): StateReport {
+    return stateReport(piece);
   }
 
   async elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array> {

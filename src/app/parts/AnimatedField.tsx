@@ -28,6 +28,8 @@ interface Props {
   onChange(value: Animated): void;
   onSelect(): void;
   selected: boolean;
+  /** where the value is in the piece, for the finder */
+  row: string;
 }
 
 /** The value as another law, keeping what it shows at this phase. */
@@ -69,7 +71,7 @@ export function setKey(keys: readonly Key[], phase: number, value: number, withi
 }
 
 /** A value that may change over the lap: law mark, label, number, and below them what its law needs. */
-export function AnimatedField({ spec, value, closingStep, initial, onChange, onSelect, selected }: Props) {
+export function AnimatedField({ spec, value, closingStep, initial, onChange, onSelect, selected, row }: Props) {
   const piece = usePiece();
   const frameIndex = useBench((state) => state.status?.frameIndex ?? 0);
   const { frames } = piece.lap;
@@ -93,7 +95,12 @@ export function AnimatedField({ spec, value, closingStep, initial, onChange, onS
   const open = !closes(value, closingStep);
   return (
     <>
-      <div className={`${styles.row} ${selected ? styles.selected : ''}`} onPointerDown={onSelect} onFocus={onSelect}>
+      <div
+        className={`${styles.row} ${selected ? styles.selected : ''}`}
+        data-row={row}
+        onPointerDown={onSelect}
+        onFocus={onSelect}
+      >
         <LawMark
           law={law}
           label={spec.label}

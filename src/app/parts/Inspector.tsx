@@ -10,6 +10,7 @@ import { ChoiceField } from './ChoiceField';
 import { ColourField } from './ColourField';
 import { GradientField } from './GradientField';
 import { NumberField } from './NumberField';
+import { PlainRow } from './PlainRow';
 import styles from './Row.module.css';
 import { SwitchField } from './SwitchField';
 
@@ -83,17 +84,14 @@ function FieldRow({ field, path, value, closingStep }: RowProps) {
         closingStep={closingStep}
         onChange={set}
         selected={selected}
+        row={path.join('.')}
         onSelect={() => bench.patch({ selected: [...path] })}
       />
     );
   return (
-    <div className={`${styles.row} ${meta.control === 'gradient' ? styles.tall : ''}`}>
-      <i className={styles.dash} aria-hidden />
-      <span className={styles.label} title={meta.hint}>
-        {meta.label}
-      </span>
+    <PlainRow label={meta.label} hint={meta.hint} row={path.join('.')} tall={meta.control === 'gradient'}>
       <Plain meta={meta} value={value} initial={initial} set={set} legalStep={closingStep} />
-    </div>
+    </PlainRow>
   );
 }
 

@@ -1,7 +1,6 @@
 import { create } from 'zustand';
 import type { Piece } from '../../core/piece/schema';
 import type { EngineTrouble, LiveStatus } from '../../engine/protocol';
-import type { PictureReport } from '../../engine/seam/pictureReport';
 import { setAt } from './edit';
 import { beginGesture, change, endGesture, redo, startHistory, undo, type History } from './history';
 
@@ -23,9 +22,10 @@ export interface Bench {
   status: LiveStatus | null;
   trouble: EngineTrouble | null;
   saved: 'saved' | 'saving' | 'failed';
-  pictureReport: { report: PictureReport; of: Piece } | null;
   /** a message that stays until dismissed */
   notice: string | null;
+  /** a piece just removed from the loops, which can be brought back */
+  removed: Piece | null;
 }
 
 export const useBench = create<Bench>(() => ({
@@ -41,8 +41,8 @@ export const useBench = create<Bench>(() => ({
   status: null,
   trouble: null,
   saved: 'saved',
-  pictureReport: null,
   notice: null,
+  removed: null,
 }));
 
 const setHistory = (edit: (history: History<Piece>) => History<Piece>): void =>
@@ -56,7 +56,6 @@ export const bench = {
       alone: null,
       open: piece.layers[0]?.id ?? null,
       selected: null,
-      pictureReport: null,
       playing: true,
       acrossSeam: false,
     });

@@ -1,0 +1,77 @@
+import { Pause, Play, StepBack, StepForward } from 'lucide-react';
+import { barBeat, lapSeconds } from '../../core/time/lap';
+import { Button } from '../parts/Button';
+import { ChoiceField } from '../parts/ChoiceField';
+import { bench, useBench, usePiece } from '../state/bench';
+import { player } from '../state/player';
+import styles from './Transport.module.css';
+
+const SPEEDS = { '0.25': '¼ speed', '0.5': '½ speed', '1': '1× speed', '2': '2× speed' };
+
+const clock = (seconds: number): string => {
+  const minutes = Math.floor(seconds / 60);
+  return `${String(minutes).padStart(2, '0')}:${(seconds - minutes * 60).toFixed(2).padStart(5, '0')}`;
+};
+
+/** Play, step, the seam, where we are and how good the picture is. */
+export function Transport() {
+  const { lap, layers } = usePiece();
+  const { playing, acrossSeam, speed, status, working } = useBench();
+  const frame = status?.frameIndex ?? 0;
+  const digits = String(lap.frames).length;
+  const beat = lap.tempo ? barBeat(status?.phase ?? 0, lap.tempo.beats) : null;
+  const reduced = layers.some((layer) => !layer.hidden && layer.working < 1);
+  return (
+    <div className={styles.bar} role="toolbar" aria-label="Playing">
+      <Button kind="bare" label={playing ? 'Pause' : 'Play'} onPress={() => bench.patch({ playing: !playing })}>
+        {playing ? <Pause size={17} /> : <Play size={17} />}
+      </Button>
+      <Button kind="bare" label="One frame back" onPress={() => player.step(-1)}>
+        <StepBack size={17} />
+      </Button>
+      <Button kind="bare" label="One frame on" onPress={() => player.step(1)}>
+        <StepForward size={17} />
+      </Button>
+      <Button pressed={acrossSeam} onPress={() => bench.patch({ acrossSeam: !acrossSeam, playing: true })}>
+        Across the seam
+      </Button>
+      <span className={styles.speed}>
+        <ChoiceField
+          label="Playing speed"
+          value={String(speed)}
+          choices={SPEEDS}
+          onChange={(s) => bench.patch({ speed: Number(s) })}
+        />
+      </span>
+      <span className={styles.number}>
+        <b>{String(frame).padStart(digits, '0')}</b> / {lap.frames}
+      </span>
+      <span className={styles.number}>{clock((frame / lap.frames) * lapSeconds(lap.frames, lap.rate))}</span>
+      {beat ? (
+        <span className={styles.number}>
+          bar {beat.bar} · beat {beat.beat}
+        </span>
+      ) : null}
+      <span className={styles.space} />
+      {reduced ? (
+        <Button pressed={working} onPress={() => bench.patch({ working: !working })}>
+          {working ? 'Working counts' : 'Final counts'}
+        </Button>
+      ) : null}
+      <span className={styles.number} role="status" aria-label="Quality of the picture">
+        {status ? quality(status, playing) : 'starting'}
+      </span>
+    </div>
+  );
+}
+
+function quality(
+  status: { fps: number; ms: number; passes: number; wanted: number; scale: number },
+  playing: boolean,
+): string {
+  const size = status.scale === 1 ? 'full size' : `${status.scale} size`;
+  if (playing) return `${status.fps.toFixed(1)} fps · ${size}`;
+  const passes =
+    status.passes === status.wanted ? `${status.passes} passes, final` : `${status.passes} of ${status.wanted} passes`;
+  return `${Math.round(status.ms)} ms · ${size} · ${passes}`;
+}

@@ -1,0 +1,66 @@
+import { useEffect, useState } from 'react';
+import { Picture } from '../picture/Picture';
+import { Transport } from '../picture/Transport';
+import { useBench, type Step } from '../state/bench';
+import { BuildBand, BuildCards } from '../steps/build/Build';
+import { ExportBand, ExportCards } from '../steps/export/Export';
+import { FlyBand, FlyCards } from '../steps/fly/Fly';
+import { LookBand, LookCards } from '../steps/look/Look';
+import { SeamBand, SeamCards } from '../steps/seam/Seam';
+import { Finder } from './Finder';
+import { listenToKeys } from './shortcuts';
+import { ShortcutSheet } from './ShortcutSheet';
+import { TopStrip } from './TopStrip';
+import styles from './Bench.module.css';
+
+const CARDS: Record<Step, () => React.ReactNode> = {
+  build: BuildCards,
+  fly: FlyCards,
+  look: LookCards,
+  seam: SeamCards,
+  export: ExportCards,
+};
+const BANDS: Record<Step, () => React.ReactNode> = {
+  build: BuildBand,
+  fly: FlyBand,
+  look: LookBand,
+  seam: SeamBand,
+  export: ExportBand,
+};
+
+/** One piece open for work: the picture with its track, the band and the cards of the step. */
+export function Bench({ startPhase }: { startPhase: number }) {
+  const step = useBench((state) => state.step);
+  const [sheet, setSheet] = useState<'keys' | 'find' | null>(null);
+  const [folded, setFolded] = useState(false);
+  useEffect(() => listenToKeys({ showKeys: () => setSheet('keys'), find: () => setSheet('find') }), []);
+  const StepCards = CARDS[step];
+  const StepBand = BANDS[step];
+  return (
+    <div className={styles.bench}>
+      <TopStrip onKeys={() => setSheet('keys')} />
+      <main className={`${styles.main} ${folded ? styles.folded : ''}`}>
+        <section className={styles.left}>
+          <Picture startPhase={startPhase} />
+          <Transport />
+          <section className={styles.band} aria-label={`Band of the step ${step}`}>
+            <button
+              className={styles.fold}
+              onClick={() => setFolded(!folded)}
+              aria-expanded={!folded}
+              aria-label={folded ? 'Unfold the band' : 'Fold the band'}
+            >
+              <i />
+            </button>
+            {folded ? null : <StepBand />}
+          </section>
+        </section>
+        <aside className={styles.cards} aria-label={`Cards of the step ${step}`}>
+          <StepCards />
+        </aside>
+      </main>
+      <ShortcutSheet open={sheet === 'keys'} onClose={() => setSheet(null)} />
+      <Finder open={sheet === 'find'} onClose={() => setSheet(null)} />
+    </div>
+  );
+}

@@ -1,0 +1,38 @@
+import { useRef, useState, type DragEvent, type ReactNode } from 'react';
+import { openFile } from './files';
+import styles from './FileDrop.module.css';
+
+const hasFiles = (event: DragEvent): boolean => event.dataTransfer.types.includes('Files');
+
+/** Takes files dropped anywhere. */
+export function FileDrop({ children }: { children: ReactNode }) {
+  const [over, setOver] = useState(false);
+  const depth = useRef(0);
+  const leave = (): void => {
+    depth.current = Math.max(0, depth.current - 1);
+    if (depth.current === 0) setOver(false);
+  };
+  return (
+    <div
+      className={styles.all}
+      onDragEnter={(event) => {
+        if (!hasFiles(event)) return;
+        depth.current++;
+        setOver(true);
+      }}
+      onDragLeave={leave}
+      onDragOver={(event) => hasFiles(event) && event.preventDefault()}
+      onDrop={(event) => {
+        if (!hasFiles(event)) return;
+        event.preventDefault();
+        depth.current = 0;
+        setOver(false);
+        const [file] = event.dataTransfer.files;
+        if (file) void openFile(file);
+      }}
+    >
+      {children}
+      {over ? <div className={styles.over}>Drop a piece to open it</div> : null}
+    </div>
+  );
+}

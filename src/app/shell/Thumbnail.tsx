@@ -1,0 +1,75 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Piece } from '../../core/piece/schema';
+import { closeThumbnails, STRIP_FRAMES, stripPicture } from './thumbnails';
+import styles from './Loops.module.css';
+
+/** Pictures per second while a thumbnail moves. */
+const RATE = 10;
+
+/** A piece as its engine draws it; moves through the lap while looked at. */
+export function Thumbnail({ piece, moving }: { piece: Piece; moving: boolean }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const pictures = useRef<(ImageBitmap | undefined)[]>([]);
+  const [state, setState] = useState<'waiting' | 'shown' | 'failed'>('waiting');
+
+  useEffect(() => {
+    let live = true;
+    const load = async (index: number): Promise<void> => {
+      const blob = await stripPicture(piece, index, () => live);
+      if (blob && live) pictures.current[index] = await createImageBitmap(blob);
+    };
+    load(0)
+      .then(() => {
+        if (live && show(canvas.current, pictures.current[0])) setState('shown');
+      })
+      .catch(() => live && setState('failed'));
+    return () => {
+      live = false;
+      closeThumbnails();
+    };
+  }, [piece]);
+
+  useEffect(() => {
+    if (!moving || matchMedia('(prefers-reduced-motion: reduce)').matches) return;
+    let live = true;
+    const target = canvas.current;
+    const frames = pictures.current;
+    const fill = async (): Promise<void> => {
+      for (let index = 1; index < STRIP_FRAMES && live; index++)
+        if (!frames[index]) {
+          const blob = await stripPicture(piece, index, () => live);
+          if (blob) frames[index] = await createImageBitmap(blob);
+        }
+    };
+    void fill();
+    let at = 0;
+    const timer = setInterval(() => {
+      const next = (at + 1) % STRIP_FRAMES;
+      // waits at a picture that is still being drawn
+      if (show(target, frames[next])) at = next;
+    }, 1000 / RATE);
+    return () => {
+      live = false;
+      clearInterval(timer);
+      show(target, frames[0]);
+    };
+  }, [moving, piece]);
+
+  return (
+    <span className={styles.picture}>
+      <canvas ref={canvas} width={384} height={216} aria-hidden />
+      {state === 'shown' ? null : (
+        <span className={styles.drawing}>{state === 'failed' ? 'cannot be drawn here' : 'drawing…'}</span>
+      )}
+    </span>
+  );
+}
+
+function show(canvas: HTMLCanvasElement | null, picture: ImageBitmap | undefined): boolean {
+  const context = canvas?.getContext('2d');
+  if (!context || !picture) return false;
+  context.canvas.width = picture.width;
+  context.canvas.height = picture.height;
+  context.drawImage(picture, 0, 0);
+  return true;
+}

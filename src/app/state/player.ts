@@ -1,0 +1,65 @@
+import { framePhase } from '../../core/time/lap';
+import { proxy, startEngine, transfer, type EngineClient, type LiveListener } from '../../engine/client';
+import { bench, useBench } from './bench';
+
+/** The live picture and the engine that draws it, and a second engine for measurements, started when first needed. */
+class Player {
+  private live: EngineClient | null = null;
+  private background: EngineClient | null = null;
+  private stopListening: (() => void) | null = null;
+
+  /** Starts drawing into a canvas; it belongs to the engine from then on. @returns stops */
+  attach(canvas: HTMLCanvasElement, startPhase: number): () => void {
+    const engine = startEngine();
+    this.live = engine;
+    const offscreen = canvas.transferControlToOffscreen();
+    const listener: LiveListener = {
+      status: (status) => bench.patch({ status }),
+      trouble: (trouble) => bench.patch({ trouble }),
+    };
+    void engine.api.attach(transfer(offscreen, [offscreen]), proxy(listener));
+    void engine.api.seek(startPhase);
+    const piece = useBench.getState().history?.present;
+    if (piece) void engine.api.setPiece(piece);
+    this.stopListening = useBench.subscribe((state, before) => {
+      const now = state.history?.present;
+      if (now && now !== before.history?.present) void engine.api.setPiece(now);
+    });
+    return () => {
+      this.stopListening?.();
+      engine.close();
+      if (this.live === engine) this.live = null;
+      this.background?.close();
+      this.background = null;
+    };
+  }
+
+  setView(view: Parameters<EngineClient['api']['setView']>[0]): void {
+    void this.live?.api.setView(view);
+  }
+
+  seek(phase: number): void {
+    void this.live?.api.seek(phase);
+  }
+
+  /** Moves by whole frames and pauses. */
+  step(frames: number): void {
+    const { history, status } = useBench.getState();
+    if (!history) return;
+    const count = history.present.lap.frames;
+    bench.patch({ playing: false });
+    this.seek(framePhase(((((status?.frameIndex ?? 0) + frames) % count) + count) % count, count));
+  }
+
+  loseContext(): void {
+    void this.live?.api.loseContext();
+  }
+
+  /** The engine for thumbnails, histograms and the seam; it never touches the live picture. */
+  measuring(): EngineClient['api'] {
+    this.background ??= startEngine();
+    return this.background.api;
+  }
+}
+
+export const player = new Player();

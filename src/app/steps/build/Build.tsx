@@ -1,0 +1,86 @@
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { Plus } from 'lucide-react';
+import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
+import { definitionOf, layerKinds, type LayerKind } from '../../../core/layers/registry';
+import { Button } from '../../parts/Button';
+import { bench, usePiece } from '../../state/bench';
+import { LayerCard } from './LayerCard';
+import { addLayer, moveLayer } from './layerEdits';
+import styles from './Build.module.css';
+
+export { MapBand as BuildBand } from './MapBand';
+
+function add(kind: LayerKind): void {
+  let id = '';
+  bench.update((piece) => {
+    const added = addLayer(piece, kind);
+    ({ id } = added);
+    return added.piece;
+  });
+  bench.patch({ open: id, selected: null });
+}
+
+/** Things are added by what they are for. */
+function AddMenu() {
+  return (
+    <MenuTrigger>
+      <Button>
+        <Plus size={14} /> Add
+      </Button>
+      <Popover className={styles.menu} placement="bottom end">
+        <Menu aria-label="Add a layer" className={styles.items} onAction={(kind) => add(kind as LayerKind)}>
+          {layerKinds.map((kind) => {
+            const { need, describe } = definitionOf(kind);
+            return (
+              <MenuItem key={kind} id={kind} textValue={need} className={styles.item}>
+                <b>{need}</b>
+                <span>{describe}</span>
+              </MenuItem>
+            );
+          })}
+        </Menu>
+      </Popover>
+    </MenuTrigger>
+  );
+}
+
+/** The layers of the world. */
+export function BuildCards() {
+  const piece = usePiece();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  return (
+    <>
+      <header className={styles.header}>
+        <h2>Layers</h2>
+        <AddMenu />
+      </header>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={({ active, over }) =>
+          over && bench.update((now) => moveLayer(now, String(active.id), String(over.id)))
+        }
+      >
+        <SortableContext items={piece.layers.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+          {piece.layers.map((layer, index) => (
+            <LayerCard key={layer.id} piece={piece} layer={layer} index={index} />
+          ))}
+        </SortableContext>
+      </DndContext>
+      {piece.layers.length === 0 ? (
+        <div className={styles.empty}>
+          <p>The world is empty. Begin with what the camera will pass:</p>
+          {layerKinds.map((kind) => (
+            <Button key={kind} onPress={() => add(kind)}>
+              {definitionOf(kind).need}
+            </Button>
+          ))}
+        </div>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest';
+import { PieceSchema, type Piece } from '../../../core/piece/schema';
+import { addLayer, duplicateLayer, moveLayer, removeLayer } from './layerEdits';
+
+const empty: Piece = PieceSchema.parse({
+  id: 'p',
+  name: 'P',
+  lap: { frames: 10, rate: { num: 25, den: 1 } },
+  layers: [],
+  flight: {},
+  look: {},
+});
+
+describe('layers', () => {
+  it('are added on top with names and seeds of their own', () => {
+    const one = addLayer(empty, 'field').piece;
+    const two = addLayer(one, 'field').piece;
+    expect(two.layers.map(({ name }) => name)).toEqual(['Particle field 2', 'Particle field']);
+    expect(new Set(two.layers.map(({ seed }) => seed)).size).toBe(2);
+    expect(PieceSchema.safeParse(two).success).toBe(true);
+  });
+
+  it('a copy keeps its seed and takes an id of its own', () => {
+    const { piece, id } = addLayer(empty, 'tunnel');
+    const copied = duplicateLayer(piece, id);
+    expect(copied.piece.layers[1].seed).toBe(piece.layers[0].seed);
+    expect(copied.id).not.toBe(id);
+    expect(PieceSchema.safeParse(copied.piece).success).toBe(true);
+  });
+
+  it('what followed a removed tunnel goes straight', () => {
+    const tunnel = addLayer(empty, 'tunnel');
+    const both = addLayer(tunnel.piece, 'field');
+    const [field, route] = both.piece.layers;
+    const bound: Piece = {
+      ...both.piece,
+      layers: [{ ...field, follow: route.id } as typeof field, route],
+      flight: { ...both.piece.flight, follow: route.id },
+    };
+    const left = removeLayer(bound, route.id);
+    expect(left.layers).toHaveLength(1);
+    expect(left.layers[0]).toMatchObject({ follow: null });
+    expect(left.flight.follow).toBeNull();
+  });
+
+  it('move to where another one is', () => {
+    let piece = empty;
+    for (const kind of ['field', 'tunnel', 'field'] as const) ({ piece } = addLayer(piece, kind));
+    const [a, b, c] = piece.layers.map(({ id }) => id);
+    expect(moveLayer(piece, a, c).layers.map(({ id }) => id)).toEqual([b, c, a]);
+    expect(moveLayer(piece, c, a).layers.map(({ id }) => id)).toEqual([c, a, b]);
+    expect(moveLayer(piece, 'gone', a)).toBe(piece);
+  });
+});

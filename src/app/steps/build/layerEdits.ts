@@ -1,0 +1,50 @@
+import { definitionOf, newLayer, type Layer, type LayerKind } from '../../../core/layers/registry';
+import type { Piece } from '../../../core/piece/schema';
+import { newId } from '../../state/edit';
+
+const free = (piece: Piece, wanted: string): string => {
+  const names = new Set(piece.layers.map(({ name }) => name));
+  if (!names.has(wanted)) return wanted;
+  let n = 2;
+  while (names.has(`${wanted} ${n}`)) n++;
+  return `${wanted} ${n}`;
+};
+
+/** A new layer on top, with a seed of its own. */
+export function addLayer(piece: Piece, kind: LayerKind): { piece: Piece; id: string } {
+  const id = newId('layer');
+  const seed = 1 + piece.layers.reduce((most, layer) => Math.max(most, layer.seed), 0);
+  const layer = newLayer(kind, id, free(piece, definitionOf(kind).label), seed);
+  return { piece: { ...piece, layers: [layer, ...piece.layers] }, id };
+}
+
+/** A copy right below; it keeps its seed, so it looks alike until reseeded. */
+export function duplicateLayer(piece: Piece, id: string): { piece: Piece; id: string } {
+  const at = piece.layers.findIndex((layer) => layer.id === id);
+  if (at < 0) return { piece, id };
+  const copy: Layer = { ...piece.layers[at], id: newId('layer'), name: free(piece, piece.layers[at].name) };
+  return {
+    piece: { ...piece, layers: [...piece.layers.slice(0, at + 1), copy, ...piece.layers.slice(at + 1)] },
+    id: copy.id,
+  };
+}
+
+/** Without the layer; what followed it goes straight. */
+export function removeLayer(piece: Piece, id: string): Piece {
+  const layers = piece.layers
+    .filter((layer) => layer.id !== id)
+    .map((layer) => (layer.kind === 'field' && layer.follow === id ? { ...layer, follow: null } : layer));
+  const flight = piece.flight.follow === id ? { ...piece.flight, follow: null } : piece.flight;
+  return { ...piece, layers, flight };
+}
+
+/** The layer moved to where another one is. */
+export function moveLayer(piece: Piece, id: string, over: string): Piece {
+  const from = piece.layers.findIndex((layer) => layer.id === id);
+  const to = piece.layers.findIndex((layer) => layer.id === over);
+  if (from < 0 || to < 0 || from === to) return piece;
+  const layers = [...piece.layers];
+  const [moved] = layers.splice(from, 1);
+  layers.splice(to, 0, moved);
+  return { ...piece, layers };
+}

@@ -1,0 +1,94 @@
+import { Download, X } from 'lucide-react';
+import { Button } from '../../parts/Button';
+import { saveBlob } from '../../shell/files';
+import { cancelJob, forgetJob, useJobs, type Job } from './jobs';
+import styles from './Export.module.css';
+
+const duration = (seconds: number): string => {
+  const s = Math.ceil(seconds);
+  return s >= 90 ? `${Math.floor(s / 60)} min ${String(s % 60).padStart(2, '0')} s` : `${s} s`;
+};
+
+/** What is being rendered, what waits, and what reading the finished files back found. */
+export function QueueBand() {
+  const { jobs } = useJobs();
+  return (
+    <>
+      <div className={styles.bandHead}>
+        <span>Queue</span>
+        <span className={styles.number}>
+          {jobs.length > 0 ? `${jobs.filter(({ state }) => state === 'done').length} of ${jobs.length} done` : null}
+        </span>
+      </div>
+      {jobs.length === 0 ? (
+        <p className={styles.none}>
+          Rendered files appear here with their progress, and again when they were read back and counted. You can go on
+          working meanwhile.
+        </p>
+      ) : (
+        <ul className={styles.queue}>
+          {[...jobs].reverse().map((job) => (
+            <JobRow key={job.id} job={job} />
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
+
+function JobRow({ job }: { job: Job }) {
+  const { state, progress, says, result } = job;
+  const share = state === 'done' ? 1 : progress ? progress.done / progress.of : 0;
+  return (
+    <li className={styles.job} data-state={state}>
+      <span className={styles.name}>{job.name}</span>
+      <div
+        className={styles.progress}
+        role="progressbar"
+        aria-label={`Progress of ${job.name}`}
+        aria-valuenow={Math.round(share * 100)}
+        aria-valuemin={0}
+        aria-valuemax={100}
+      >
+        <i style={{ width: `${share * 100}%` }} />
+      </div>
+      <span className={state === 'failed' || (state === 'done' && !job.verified) ? styles.trouble : styles.says}>
+        {words(job)}
+      </span>
+      {state === 'running' || state === 'waiting' ? (
+        <Button onPress={() => cancelJob(job.id)}>Cancel</Button>
+      ) : result ? (
+        <Button onPress={() => saveBlob(result, job.name)}>
+          <Download size={14} /> Save
+        </Button>
+      ) : (
+        <span title={says} />
+      )}
+      <Button
+        kind="bare"
+        label={`Forget ${job.name}`}
+        isDisabled={state === 'running'}
+        onPress={() => forgetJob(job.id)}
+      >
+        <X size={14} />
+      </Button>
+    </li>
+  );
+}
+
+function words({ state, progress, says }: Job): string {
+  switch (state) {
+    case 'waiting':
+      return 'waiting';
+    case 'running':
+      return progress
+        ? `${progress.done} of ${progress.of} frames${progress.left === null ? '' : ` · ${duration(progress.left)} left`}`
+        : 'starting';
+    case 'done':
+      return `read back: ${says}`;
+    case 'cancelled':
+      return `cancelled, ${says}`;
+    case 'failed':
+      return says;
+  }
+}

@@ -1,0 +1,83 @@
+import { create } from 'zustand';
+import { deliveryFrames, type Delivery } from '../../../core/piece/delivery';
+import type { Piece } from '../../../core/piece/schema';
+import { codecOf, startExport, type ExportProgress, type RunningExport } from '../../../export/client';
+import { pieceFileName } from '../../../formats/pieceFile';
+import { newId } from '../../state/edit';
+import { saveBlob } from '../../shell/files';
+
+export interface Job {
+  id: string;
+  name: string;
+  piece: Piece;
+  delivery: Delivery;
+  state: 'waiting' | 'running' | 'done' | 'cancelled' | 'failed';
+  progress: ExportProgress | null;
+  /** what verification found, why it was refused, or how far it came */
+  says: string;
+  verified: boolean;
+  result: Blob | null;
+}
+
+export const useJobs = create<{ jobs: Job[] }>(() => ({ jobs: [] }));
+
+const update = (id: string, change: Partial<Job>): void =>
+  useJobs.setState(({ jobs }) => ({ jobs: jobs.map((job) => (job.id === id ? { ...job, ...change } : job)) }));
+
+let running: { id: string; job: RunningExport } | null = null;
+
+/** File name of a delivery: piece, size, and the frames when they are not the whole lap. */
+export function deliveryName(piece: Piece, delivery: Delivery): string {
+  const { first, last, whole } = deliveryFrames(delivery, piece.lap.frames);
+  const part = whole ? '' : `-${first}-${last}`;
+  return pieceFileName(piece, `-${delivery.width}x${delivery.height}${part}${codecOf(delivery.format).extension}`);
+}
+
+/** Puts a delivery of the piece as it is now into the queue. */
+export function render(piece: Piece, delivery: Delivery): void {
+  const job: Job = {
+    id: newId('job'),
+    name: deliveryName(piece, delivery),
+    piece,
+    delivery,
+    state: 'waiting',
+    progress: null,
+    says: '',
+    verified: false,
+    result: null,
+  };
+  useJobs.setState(({ jobs }) => ({ jobs: [...jobs, job] }));
+  void next();
+}
+
+async function next(): Promise<void> {
+  if (running) return;
+  const job = useJobs.getState().jobs.find(({ state }) => state === 'waiting');
+  if (!job) return;
+  update(job.id, { state: 'running' });
+  running = { id: job.id, job: startExport(job.piece, job.delivery, (progress) => update(job.id, { progress })) };
+  try {
+    const result = await running.job.result;
+    if (result.state === 'refused') update(job.id, { state: 'failed', says: result.says });
+    else if (result.state === 'cancelled')
+      update(job.id, { state: 'cancelled', says: `stopped after ${result.done} frames` });
+    else {
+      const blob = new Blob([result.bytes as Uint8Array<ArrayBuffer>], { type: codecOf(job.delivery.format).mime });
+      update(job.id, { state: 'done', says: result.verified.says, verified: result.verified.ok, result: blob });
+      saveBlob(blob, job.name);
+    }
+  } catch (error) {
+    update(job.id, { state: 'failed', says: error instanceof Error ? error.message : String(error) });
+  } finally {
+    running = null;
+    void next();
+  }
+}
+
+export function cancelJob(id: string): void {
+  if (running?.id === id) running.job.cancel();
+  else update(id, { state: 'cancelled', says: 'not started' });
+}
+
+export const forgetJob = (id: string): void =>
+  useJobs.setState(({ jobs }) => ({ jobs: jobs.filter((job) => job.id !== id) }));

@@ -1,0 +1,100 @@
+import { BarController, BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
+import { useEffect, useRef } from 'react';
+import type { PictureReport } from '../../../engine/protocol';
+import { token } from '../../parts/Canvas';
+import { usePiece } from '../../state/bench';
+import { useSeam } from './check';
+import styles from './Seam.module.css';
+
+Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
+
+/** Differences of neighbouring frames around the lap, with the join in the middle. */
+export function SeamBand() {
+  const piece = usePiece();
+  const { pictures, progress } = useSeam();
+  const report = pictures?.report ?? null;
+  return (
+    <>
+      <div className={styles.bandHead}>
+        <span>
+          Neighbour differences around the lap <small>join in the middle</small>
+        </span>
+        <span className={styles.number}>{report ? readings(report, pictures?.of === piece) : null}</span>
+      </div>
+      {report ? (
+        <Bars report={report} />
+      ) : (
+        <p className={styles.empty}>
+          {progress === null
+            ? 'Check the pictures to see how much every frame differs from the next, all the way around the lap.'
+            : `Comparing frames: ${Math.round(progress * 100)} %`}
+        </p>
+      )}
+    </>
+  );
+}
+
+const codes = (v: number): string => (v * 255).toFixed(2);
+
+function readings(report: PictureReport, fresh: boolean): string {
+  const join = report.step[report.step.length - 1];
+  return `${fresh ? '' : 'before the last change: '}join ${codes(join)} · median ${codes(report.medianStep)} · score ${report.score.toFixed(2)}`;
+}
+
+function Bars({ report }: { report: PictureReport }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    if (!canvas.current) return;
+    const frames = report.step.length;
+    const middle = Math.floor(frames / 2);
+    // step[i] leads from frame i to i + 1; the join is step[frames − 1]
+    const order = Array.from({ length: frames }, (_, k) => (k - middle + frames - 1 + frames) % frames);
+    const join = token(report.ok ? 'time' : 'trouble');
+    const chart = new Chart(canvas.current, {
+      type: 'bar',
+      data: {
+        labels: order.map((i) => `${i} → ${(i + 1) % frames}`),
+        datasets: [
+          {
+            data: order.map((i) => report.step[i] * 255),
+            backgroundColor: order.map((i) => (i === frames - 1 ? join : token('line-strong'))),
+            barPercentage: 1,
+            categoryPercentage: 0.86,
+          },
+        ],
+      },
+      options: {
+        animation: false,
+        responsive: true,
+        maintainAspectRatio: false,
+        scales: {
+          x: {
+            grid: { display: false },
+            ticks: {
+              color: token('faint'),
+              maxTicksLimit: 9,
+              font: { family: token('numbers'), size: 10 },
+              maxRotation: 0,
+            },
+          },
+          y: {
+            beginAtZero: true,
+            grid: { color: token('line') },
+            ticks: { color: token('faint'), maxTicksLimit: 4, font: { family: token('numbers'), size: 10 } },
+          },
+        },
+        plugins: { tooltip: { callbacks: { label: (item) => `${Number(item.raw).toFixed(2)} code values` } } },
+      },
+    });
+    return () => chart.destroy();
+  }, [report]);
+  return (
+    <div className={styles.chart}>
+      <canvas
+        ref={canvas}
+        role="img"
+        aria-label={`Neighbour differences; the join is ${report.score.toFixed(2)} times its surroundings`}
+      />
+    </div>
+  );
+}

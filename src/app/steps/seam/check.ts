@@ -1,0 +1,47 @@
+import { create } from 'zustand';
+import type { Piece } from '../../../core/piece/schema';
+import type { StateReport } from '../../../core/seam/stateReport';
+import { proxy } from '../../../engine/client';
+import type { PictureReport } from '../../../engine/protocol';
+import { bench } from '../../state/bench';
+import { player } from '../../state/player';
+
+interface SeamState {
+  state: StateReport | null;
+  /** the piece the state report is of */
+  of: Piece | null;
+  pictures: { report: PictureReport; of: Piece } | null;
+  /** share of the lap compared, or null when nothing runs */
+  progress: number | null;
+}
+
+export const useSeam = create<SeamState>(() => ({ state: null, of: null, pictures: null, progress: null }));
+
+/** Compares both sides of the seam in numbers. */
+export async function checkState(piece: Piece): Promise<void> {
+  const state = await player.measuring().stateReport(piece);
+  useSeam.setState({ state, of: piece });
+}
+
+/** Width the pictures are compared at: enough to see a single mote pop. */
+const WIDTH = 320;
+
+/** Draws the whole lap small and compares neighbouring frames. */
+export async function checkPictures(piece: Piece): Promise<void> {
+  const height = Math.max(16, Math.round((WIDTH * piece.frame.height) / piece.frame.width));
+  useSeam.setState({ progress: 0 });
+  try {
+    const report = await player.measuring().seamPictures(
+      { piece, width: WIDTH, height, passes: 1 },
+      proxy((share: number) => useSeam.setState({ progress: share })),
+    );
+    useSeam.setState({ pictures: { report, of: piece } });
+  } catch (error) {
+    const words = error instanceof Error ? error.message : String(error);
+    if (words !== 'cancelled') bench.patch({ notice: `The frames could not be compared: ${words}` });
+  } finally {
+    useSeam.setState({ progress: null });
+  }
+}
+
+export const stopPictures = (): void => void player.measuring().cancel();
