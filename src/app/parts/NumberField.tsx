@@ -34,15 +34,14 @@ export function NumberField({ spec, value, initial, whole = false, note, onChang
   const display = spec.display ?? 1;
   const low = spec.min ?? -Infinity;
   const high = spec.max ?? Infinity;
-  const span =
-    (spec.comfort ?? (Number.isFinite(high) ? high : Math.max(1, Math.abs(value)))) -
-    Math.max(low, -(spec.comfort ?? high) || 0);
+  const top = spec.comfort ?? (Number.isFinite(high) ? high : Math.max(1, Math.abs(value)));
+  const bottom = Math.max(low, -top);
+  const span = top - bottom;
   const decimals = whole ? 0 : (spec.decimals ?? decimalsFor(span * display));
   const legal = (v: number): number => Math.min(high, Math.max(low, whole ? Math.round(v) : Number(v.toPrecision(9))));
   const step = whole ? 1 : 10 ** -decimals / display;
   const shown = (value * display).toFixed(decimals);
-  const filled =
-    Number.isFinite(span) && span > 0 ? Math.min(1, Math.max(0, (value - Math.max(low, -span)) / span)) : 0;
+  const filled = span > 0 ? Math.min(1, Math.max(0, (value - bottom) / span)) : 0;
 
   const down = (event: PointerEvent): void => {
     if (text !== null || event.button !== 0) return;

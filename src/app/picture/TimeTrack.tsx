@@ -25,10 +25,10 @@ export function TimeTrack({ width, height, border }: Props) {
   const { frames, tempo } = piece.lap;
   const phase = status?.phase ?? 0;
   const track = {
-    x: border / 2 - 4,
-    y: border / 2 - 4,
-    width: width - border + 8,
-    height: height - border + 8,
+    x: border / 2 - 2,
+    y: border / 2 - 2,
+    width: width - border + 4,
+    height: height - border + 4,
     radius: 10,
   };
   if (width < 60) return null;
@@ -43,12 +43,12 @@ export function TimeTrack({ width, height, border }: Props) {
     strokeDashoffset: -from,
   });
 
-  const seek = (event: PointerEvent<SVGSVGElement>): void => {
-    const box = event.currentTarget.getBoundingClientRect();
+  const seek = (event: PointerEvent<SVGPathElement>): void => {
+    const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect() ?? new DOMRect();
     const at = phaseAt(track, { x: event.clientX - box.left, y: event.clientY - box.top });
     player.seek(framePhase(Math.floor(at * frames), frames));
   };
-  const down = (event: PointerEvent<SVGSVGElement>): void => {
+  const down = (event: PointerEvent<SVGPathElement>): void => {
     dragging.current = true;
     bench.patch({ playing: false });
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -64,18 +64,16 @@ export function TimeTrack({ width, height, border }: Props) {
   const bead = pointAt(track, phase);
   const seam = { x: track.x + track.width / 2, y: track.y };
   return (
-    <svg
-      className={styles.track}
-      width={width}
-      height={height}
-      onPointerDown={down}
-      onPointerMove={(event) => dragging.current && seek(event)}
-      onPointerUp={() => (dragging.current = false)}
-      fill="none"
-      style={{
-        clipPath: `path(evenodd, "M0 0H${width}V${height}H0Z M${border} ${border}H${width - border}V${height - border}H${border}Z")`,
-      }}
-    >
+    <svg className={styles.track} width={width} height={height} fill="none">
+      <path
+        d={path}
+        className={styles.grasp}
+        stroke="transparent"
+        strokeWidth={18}
+        onPointerDown={down}
+        onPointerMove={(event) => dragging.current && seek(event)}
+        onPointerUp={() => (dragging.current = false)}
+      />
       <path d={path} stroke="var(--track)" strokeWidth={5} {...dash(GAP, 1 - 2 * GAP)} />
       <path d={path} stroke="var(--time)" strokeWidth={2} {...dash(GAP, phase - GAP)} />
       {refined > 0 ? <path d={path} stroke="var(--mark)" strokeWidth={5} {...dash(phase, refined / frames)} /> : null}

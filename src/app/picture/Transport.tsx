@@ -6,7 +6,7 @@ import { bench, useBench, usePiece } from '../state/bench';
 import { player } from '../state/player';
 import styles from './Transport.module.css';
 
-const SPEEDS = { '0.25': '¼ speed', '0.5': '½ speed', '1': '1× speed', '2': '2× speed' };
+const SPEEDS = { '0.25': '¼×', '0.5': '½×', '1': '1×', '2': '2×' };
 
 const clock = (seconds: number): string => {
   const minutes = Math.floor(seconds / 60);
@@ -54,8 +54,14 @@ export function Transport() {
       ) : null}
       <span className={styles.space} />
       {reduced ? (
-        <Button pressed={working} onPress={() => bench.patch({ working: !working })}>
-          {working ? 'Working counts' : 'Final counts'}
+        <Button
+          pressed={working}
+          label={
+            working ? 'Working counts are drawn; draw the final ones' : 'Final counts are drawn; draw the working ones'
+          }
+          onPress={() => bench.patch({ working: !working })}
+        >
+          {working ? 'Working' : 'Final'}
         </Button>
       ) : null}
       <span className={styles.number} role="status" aria-label="Quality of the picture">
@@ -69,9 +75,9 @@ function quality(
   status: { fps: number; ms: number; passes: number; wanted: number; scale: number },
   playing: boolean,
 ): string {
-  const size = status.scale === 1 ? 'full size' : `${status.scale} size`;
-  if (playing) return `${status.fps.toFixed(1)} fps · ${size}`;
+  const size = status.scale === 1 ? '' : ` · ${status.scale} size`;
+  if (playing) return `${status.fps.toFixed(1)} fps${size}`;
   const passes =
     status.passes === status.wanted ? `${status.passes} passes, final` : `${status.passes} of ${status.wanted} passes`;
-  return `${Math.round(status.ms)} ms · ${size} · ${passes}`;
+  return `${Math.round(status.ms)} ms${size} · ${passes}`;
 }

@@ -30,7 +30,7 @@ export function stripPicture(piece: Piece, index: number, wanted: () => boolean)
       frameIndex: Math.floor((index * piece.lap.frames) / STRIP_FRAMES),
       width: WIDTH,
       height: Math.max(16, Math.round((WIDTH * piece.frame.height) / piece.frame.width)),
-      passes: index === 0 ? 4 : 1,
+      passes: 1,
     });
     await database.thumbnails.put({ key, blob }).catch(() => undefined);
     return blob;

@@ -8,5 +8,9 @@ export const layerBase = {
   hidden: z.boolean().default(false),
   /** share of the final count drawn while working */
   working: z.number().min(0.01).max(1).default(1),
+};
+
+/** The last field of every layer: where its randomness comes from. */
+export const layerSeed = {
   seed: seed({ label: 'Seed', hint: 'Another seed gives another arrangement of the same kind.', group: 'Chance' }),
 };

@@ -108,7 +108,7 @@ function drawMap(
   }
   c.setLineDash([]);
   // the lap begins within the first tile of the map; the camera's second and third tile are its own repetitions
-  const base = Math.floor((piece.flight.start + piece.flight.tilesPerLap * tile * 0) / tile) * tile;
+  const base = Math.floor(piece.flight.start / tile) * tile;
   for (const { x: px, y: py, along, colour, ringEvery } of dots)
     for (let t = 0; t < TILES; t++) {
       c.globalAlpha = t === 0 ? 0.95 : 0.45;
@@ -171,7 +171,9 @@ function drawCamera(
   base: number,
 ): void {
   const span = TILES * piece.tile;
-  const along = (((-pose.position[2] - base) % span) + span) % span;
+  // the lap begins a little before the first tile when the hand leans back
+  const lean = 0.1 * piece.tile;
+  const along = ((((-pose.position[2] - base + lean) % span) + span) % span) - lean;
   const at = [x(along), middle - pose.position[view] * across];
   const forward = rotate(pose.quaternion, [0, 0, -1]);
   const angle = Math.atan2(-forward[view] * across, -forward[2] * perMetre);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { animated, choice, gradient, integer, layerRef, number, statedValues } from '../../piece/fields';
 import { evaluateAnimated } from '../../time/animated';
-import { layerBase } from '../base';
+import { layerBase, layerSeed } from '../base';
 import type { LayerDefinition } from '../definition';
 import { sliceOrder } from './slices';
 import { fieldRun, signatures, source } from './field.gen';
@@ -200,6 +200,7 @@ const FieldSchema = z.looseObject({
     group: drifting,
     hint: 'Most cycles the air makes in a lap; whole numbers close.',
   }),
+  ...layerSeed,
 });
 export type FieldLayer = z.infer<typeof FieldSchema>;
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { animated, choice, gradient, integer, number, statedValues } from '../../piece/fields';
 import { evaluateAnimated } from '../../time/animated';
-import { layerBase } from '../base';
+import { layerBase, layerSeed } from '../base';
 import type { Drawing, LayerDefinition, RouteShape } from '../definition';
 import { signatures, source, tunnelRun } from './tunnel.gen';
 
@@ -215,6 +215,7 @@ const TunnelSchema = z.looseObject({
     group: life,
     hint: 'Most whole cycles the wobble makes in a lap.',
   }),
+  ...layerSeed,
 });
 export type TunnelLayer = z.infer<typeof TunnelSchema>;
 
