@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest';
+import { translate } from '../../scripts/kernels/translate.mjs';
+
+const options = { file: 'k.glsl', exports: ['f'], loops: [], inline: () => true, scratchArgs: true };
+const refuse = (source: string): string => {
+  try {
+    translate(source, options);
+  } catch (error) {
+    return (error as Error).message.split('\n')[0];
+  }
+  return 'translated';
+};
+
+// The language of GLSL ES 3.00 (Khronos specification 3.00.6); what the subset leaves out must be refused with its place.
+describe('kernel translator', () => {
+  it.each([
+    ['float f(float x) { return y; }', /1:\d+/],
+    ['float f(float x) {\n  int i = x;\n  return x;\n}', /2:\d+/],
+    ['float f(float x) { return x + 1; }', /1:\d+/],
+    ['float f(vec3 v) { return v; }', /1:\d+/],
+    ['float f(vec2 v) { return v.z; }', /1:\d+/],
+    ['uniform float u;\nfloat f(float x) { return u; }', /1|2/],
+    ['float f(float x) { return texture(s, vec2(x)).r; }', /1:\d+/],
+  ])('refuses %j with its place', (source, place) => {
+    const words = refuse(source);
+    expect(words).not.toBe('translated');
+    expect(words).toMatch(place);
+  });
+
+  it('translates arithmetic, vectors and loops to the same numbers', () => {
+    const { code } = translate(
+      'float f(float x, int n) { vec3 v = vec3(x, 2.0, 3.0); float s = 0.0; for (int i = 0; i < 8; i++) { if (i >= n) break; s += v.x * float(i); } return s * dot(v.zyx, vec3(1.0)); }',
+      options,
+    );
+    const body = code.replace(/: (number|void|boolean)/g, '').replace(/export /g, '');
+    const f = new Function(`${body}\nreturn f;`)() as (x: number, n: number) => number;
+    expect(f(1.5, 4)).toBeCloseTo(1.5 * 6 * 6.5, 9);
+  });
+});
