@@ -73,6 +73,8 @@ export interface EngineApi {
   still(request: StillRequest): Promise<Blob>;
   /** encoded sRGB bytes, top row first: for tests and byte comparisons */
   pixels(request: StillRequest): Promise<Uint8Array>;
+  /** linear light before glow and finish, RGBA floats, bottom row first: for measurements */
+  light(request: StillRequest): Promise<Float32Array>;
   seamPictures(request: SeamRequest, progress: (share: number) => void): Promise<PictureReport>;
   cancel(): void;
   /** the state half of the seam report, off the page's thread */

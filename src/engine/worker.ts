@@ -4,7 +4,7 @@ import { framePhase } from '../core/time/lap';
 import { LivePicture } from './live';
 import { probe } from './gl/probe';
 import type { EngineApi, EngineTrouble, LiveListener, LiveView, StillRequest } from './protocol';
-import { Renderer } from './renderer';
+import { Renderer, type FrameRequest } from './renderer';
 import { measureSeam } from './seam/measure';
 import type { Piece } from '../core/piece/schema';
 
@@ -14,6 +14,17 @@ function troubleOf(error: unknown): EngineTrouble {
   const detail = error instanceof Error ? error.message : String(error);
   return { code: CODES.find((code) => detail.startsWith(code)) ?? 'drawing-failed', detail };
 }
+
+const stillFrame = ({ piece, frameIndex, width, height, passes, texture = true }: StillRequest): FrameRequest => ({
+  phase: framePhase(frameIndex, piece.lap.frames),
+  frameIndex,
+  width,
+  height,
+  passes,
+  working: false,
+  texture,
+  elementMotion: true,
+});
 
 /** One engine in one worker: a live picture on the page's canvas, or stills and measurements on a canvas of its own. */
 class EngineWorker implements EngineApi {
@@ -117,20 +128,14 @@ class EngineWorker implements EngineApi {
     setTimeout(() => extension?.restoreContext(), 600);
   }
 
+  async light(request: StillRequest): Promise<Float32Array> {
+    this.renderer().setPiece(request.piece);
+    return this.renderer().readLight(stillFrame(request));
+  }
+
   private drawStill(request: StillRequest): void {
-    const { piece, frameIndex, width, height, passes } = request;
-    const renderer = this.renderer();
-    renderer.setPiece(piece);
-    renderer.draw({
-      phase: framePhase(frameIndex, piece.lap.frames),
-      frameIndex,
-      width,
-      height,
-      passes,
-      working: false,
-      texture: request.texture ?? true,
-      elementMotion: true,
-    });
+    this.renderer().setPiece(request.piece);
+    this.renderer().draw(stillFrame(request));
   }
 
   private renderer(): Renderer {

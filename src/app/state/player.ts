@@ -25,7 +25,11 @@ class Player {
       const now = state.history?.present;
       if (now && now !== before.history?.present) void engine.api.setPiece(now);
     });
+    // for tests: what a driver reset does
+    const lose = (): void => void engine.api.loseContext();
+    addEventListener('isomorph:lose-context', lose);
     return () => {
+      removeEventListener('isomorph:lose-context', lose);
       this.stopListening?.();
       engine.close();
       if (this.live === engine) this.live = null;
@@ -49,10 +53,6 @@ class Player {
     const count = history.present.lap.frames;
     bench.patch({ playing: false });
     this.seek(framePhase(((((status?.frameIndex ?? 0) + frames) % count) + count) % count, count));
-  }
-
-  loseContext(): void {
-    void this.live?.api.loseContext();
   }
 
   /** The engine for thumbnails, histograms and the seam; it never touches the live picture. */

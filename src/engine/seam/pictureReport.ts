@@ -10,6 +10,8 @@ export interface PictureReport {
   score: number;
   /** step at the join over the median of its neighbourhood */
   pace: number;
+  /** how far the join's step stands out of the run of steps around it, over how far any other near it does */
+  break: number;
   medianStep: number;
   /** block of the picture with the largest residual at the join: column, row, of columns, of rows */
   worstBlock: [number, number, number, number];
@@ -21,6 +23,9 @@ export const BLOCK = 16;
 const NEIGHBOURHOOD = 12;
 /** A residual this many times that of the neighbourhood is a jump (tested against planted faults and all demo pieces). */
 export const JUMP_SCORE = 2.2;
+/** A step that stands out of its run this many times more than any near it, and by this share, is a jump too. */
+export const BREAK_SCORE = 3;
+const BREAK_SHARE = 0.12;
 /** A step this small a share of the neighbourhood's is a stop. */
 export const STOP_PACE = 0.35;
 /** Code values 0..1 below which a difference cannot be seen. */
@@ -98,7 +103,14 @@ export function judge(step: number[], residual: number[], block: number, width: 
   const still = Math.max(...step) < INVISIBLE / 4;
   const lowest = Math.min(...nearSteps);
   const stops = typicalStep > INVISIBLE / 8 && pace < STOP_PACE && joinStep < 0.6 * lowest;
-  const jumps = score > JUMP_SCORE || (joinStep > INVISIBLE && joinStep > 2.2 * Math.max(...nearSteps));
+  // how far each step is from the mean of its neighbours; those beside the join hold its step and do not count
+  const bend = (i: number): number =>
+    Math.abs(step[(i + frames) % frames] - 0.5 * (step[(i - 1 + frames) % frames] + step[(i + 1) % frames]));
+  const nearBends = around.flatMap((i) => [bend(i), bend(frames - 2 - i)]);
+  const breaks = bend(frames - 1) / Math.max(...nearBends, INVISIBLE);
+  const jumps =
+    score > JUMP_SCORE ||
+    (breaks > BREAK_SCORE && bend(frames - 1) > BREAK_SHARE * typicalStep && bend(frames - 1) > INVISIBLE);
   const verdict = still ? 'still' : jumps ? 'jumps' : stops ? 'stops' : 'closes';
   return {
     step,
@@ -107,6 +119,7 @@ export function judge(step: number[], residual: number[], block: number, width: 
     ok: verdict === 'closes' || verdict === 'still',
     score,
     pace,
+    break: breaks,
     medianStep,
     worstBlock: [block % columns, Math.floor(block / columns), columns, Math.ceil(height / BLOCK)],
   };

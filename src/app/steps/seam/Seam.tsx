@@ -124,7 +124,7 @@ function PictureCard({ verdict, score, pace }: { verdict: string; score: number;
           <b>{verdict === 'jumps' ? 'The picture jumps at the join' : 'The picture stops at the join'}</b>
           <small>
             {verdict === 'jumps'
-              ? `the change there is ${score.toFixed(1)} times that of the frames around it`
+              ? `the change there is ${Math.max(score, pace).toFixed(1)} times that of the frames around it`
               : `it moves at ${Math.round(pace * 100)} % of the pace around it`}
           </small>
         </span>

@@ -21,17 +21,20 @@ void main() {
   float re = fCentre.z;
   vec2 d = (at - fCentre.xy) / re;
   vec2 streak = fStreak.xy / re;
-  float len = max(length(streak), 0.02);
-  vec2 way = streak / len;
+  float run = length(streak);
+  float len = max(run, 0.02);
+  vec2 way = run > 0.02 ? streak / run : vec2(1.0, 0.0);
   float x = d.x * way.y - d.y * way.x;
-  if (length(streak) < 0.02) { way = vec2(1.0, 0.0); x = d.y; }
-  float c = 1.0 - x * x;
-  if (c <= 0.0) discard;
   float y = dot(d, way);
+  float c = max(0.0, 1.0 - x * x);
   float root = sqrt(c);
   float low = clamp(y - len * 0.5, -root, root);
   float high = clamp(y + len * 0.5, -root, root);
   float bell = 3.0 * (along(high, c) - along(low, c)) / len;
-  float disc = (high - low) / len;
-  outColour = vec4(fEnergy * mix(disc, bell, fKind.x), 0.0);
+  // a disc that hardly moves gets its soft edge from the distance, one that moves from the streak itself
+  float standing = clamp(0.5 + (1.0 - length(d)) * re / 1.6, 0.0, 1.0);
+  float disc = mix(standing, (high - low) / len, min(1.0, run * re / 1.5));
+  float profile = mix(disc, bell, fKind.x);
+  if (profile <= 0.0) discard;
+  outColour = vec4(fEnergy * profile, 0.0);
 }

@@ -24,7 +24,7 @@ flat out vec4 fStreak;   // streak in target pixels, taps, share of the radius t
 flat out vec3 fEnergy;   // light per pixel of the target
 flat out vec2 fKind;     // bell 0..1, depth
 
-const float CORE = 1.7;  // radius in pixels of the smallest bell: sigma 0.6, so sub-pixel motion does not flicker
+const float CORE = 0.36;  // variance in square pixels of the smallest point: sigma 0.6, so sub-pixel motion does not flicker
 
 vec3 toScreen(mat4 view, vec3 world) {
   vec3 v = (view * vec4(world, 1.0)).xyz;
@@ -54,7 +54,12 @@ void main() {
   vec3 s2 = toScreen(uViewClose, shut.xyz + offset);
   float own = open.w * uPixelFocal / depth;
   float blur = blurPx(depth);
-  float re = sqrt(blur * blur + own * own + CORE * CORE);
+  // Drawn as a bell (1 - q^2)^2 where small or soft, as a disc where large; between them a mix. The radius is chosen so
+  // that the variance is that of blur disc, particle and pixel together: a bell of radius r has r^2/8, a disc r^2/4.
+  float area = blur * blur + own * own;
+  float bell = max(uSoftness * own * own / max(area, 1e-9), 1.0 - smoothstep(1.0, 3.5, sqrt(area)));
+  float variance = blur * blur * 0.25 + own * own * (2.0 - uSoftness) * 0.125 + CORE;
+  float re = sqrt(8.0 * variance / (2.0 - bell));
   if (re < uLevel.y || re >= uLevel.z) { skip(); return; }
 
   // which cell of aperture and shutter this pass owns for this particle
@@ -111,8 +116,8 @@ void main() {
     high *= widest;
   }
 #endif
-  vec2 lowPx = (centre + low * re - abs(streak) * 0.5) * uLevel.x - 0.5;
-  vec2 highPx = (centre + high * re + abs(streak) * 0.5) * uLevel.x + 0.5;
+  vec2 lowPx = (centre + low * re - abs(streak) * 0.5) * uLevel.x - 1.0;
+  vec2 highPx = (centre + high * re + abs(streak) * 0.5) * uLevel.x + 1.0;
   vec2 target = uPicture * uLevel.x;
   if (highPx.x < 0.0 || highPx.y < 0.0 || lowPx.x > target.x || lowPx.y > target.y) { skip(); return; }
 
@@ -124,7 +129,6 @@ void main() {
   gl_Position = vec4(held / target * 2.0 - 1.0, 0.0, 1.0);
 
   vec3 look = texelFetch(uOpenLook, texel, 0).rgb;
-  float bell = max(uSoftness * own * own / (re * re), 1.0 - smoothstep(2.5, SMALL_PX, re));
   float energy = uLight * here * clearAir(depth) * PI * own * own;
   fEnergy = look * (energy / slices / (PI * (re * re + 0.0833)));
   fCentre = vec4(centre * uLevel.x, re * uLevel.x, facing);

@@ -1,0 +1,164 @@
+import { execFile, execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { PNG } from 'pngjs';
+
+interface Outcome {
+  code: number;
+  out: string;
+  err: string;
+}
+
+const isomorph = (...args: string[]): Promise<Outcome> =>
+  new Promise((resolve) => {
+    execFile('node', ['bin/isomorph.mjs', ...args], { encoding: 'utf8', maxBuffer: 1e8 }, (error, out, err) =>
+      resolve({
+        code: typeof error?.code === 'number' ? error.code : error ? 1 : 0,
+        out,
+        err: err.replace(/^npm warn.*\n/gm, ''),
+      }),
+    );
+  });
+const folder = (): string => mkdtempSync(join(tmpdir(), 'isomorph-'));
+const probe = (file: string): string =>
+  execFileSync(
+    'ffprobe',
+    [
+      '-v',
+      'error',
+      '-count_frames',
+      '-show_entries',
+      'stream=codec_name,nb_read_frames,r_frame_rate,width,height',
+      '-of',
+      'csv=p=0',
+      file,
+    ],
+    { encoding: 'utf8' },
+  ).trim();
+
+/** A demo piece at another rate and with few particles. */
+function small(change: (piece: Record<string, never>) => void): string {
+  const json = JSON.parse(readFileSync('demo/ropewalk-tunnel.isomorph.json', 'utf8')) as {
+    piece: Record<string, never>;
+  };
+  for (const layer of json.piece['layers'] as { kind: string; count: number }[])
+    if (layer.kind === 'field') layer.count = 800;
+  change(json.piece);
+  const file = join(folder(), 'small.isomorph.json');
+  writeFileSync(file, JSON.stringify(json));
+  return file;
+}
+
+test('render writes a whole lap with exactly its frames at its exact rate', async () => {
+  test.setTimeout(180_000);
+  const file = small((piece) =>
+    Object.assign(piece, { lap: { frames: 30, rate: { num: 24000, den: 1001 }, tempo: null } }),
+  );
+  const clip = join(folder(), 'clip.mp4');
+  const { code, out } = await isomorph('render', file, '--size', '320x180', '--samples', '1', '--out', clip);
+  expect([code, out]).toEqual([0, expect.stringContaining('30 frames')]);
+  expect(probe(clip)).toBe('h264,320,180,24000/1001,30');
+});
+
+test('render writes WebM and PNG sequences, a part of the lap, one picture', async () => {
+  test.setTimeout(180_000);
+  const clip = join(folder(), 'clip.webm');
+  expect(
+    (
+      await isomorph(
+        'render',
+        'demo:slipway-spiral',
+        '--size',
+        '160x90',
+        '--samples',
+        '1',
+        '--frames',
+        '0-5',
+        '--out',
+        clip,
+      )
+    ).code,
+  ).toBe(0);
+  expect(probe(clip)).toBe('vp9,160,90,30/1,6');
+  const pictures = folder();
+  expect(
+    (
+      await isomorph(
+        'render',
+        'demo:ropewalk-tunnel',
+        '--size',
+        '160x90',
+        '--samples',
+        '1',
+        '--frames',
+        '248-249',
+        '--out',
+        pictures,
+      )
+    ).code,
+  ).toBe(0);
+  expect(readdirSync(pictures)).toEqual(['frame-00248.png', 'frame-00249.png']);
+  const still = join(folder(), 'still.png');
+  expect(
+    (
+      await isomorph(
+        'render',
+        'demo:ropewalk-tunnel',
+        '--size',
+        '160x90',
+        '--samples',
+        '1',
+        '--frames',
+        '249',
+        '--out',
+        still,
+      )
+    ).code,
+  ).toBe(0);
+  const decoded = PNG.sync.read(readFileSync(still));
+  expect([decoded.width, decoded.height]).toEqual([160, 90]);
+  // the same frame, alone or in a sequence, is the same bytes
+  expect(readFileSync(still).equals(readFileSync(join(pictures, 'frame-00249.png')))).toBe(true);
+});
+
+test('check prints the report, and fails on a planted fault', async () => {
+  const good = await isomorph('check', 'demo:ropewalk-tunnel');
+  expect(good.code).toBe(0);
+  expect((JSON.parse(good.out) as { ok: boolean }).ok).toBe(true);
+  const bad = await isomorph(
+    'check',
+    small((piece) => Object.assign(piece['flight'], { tilesPerLap: 0.7 })),
+  );
+  expect(bad.code).toBe(1);
+  const report = JSON.parse(bad.out) as { ok: boolean; state: { findings: { ok: boolean; subject: string }[] } };
+  expect(report.ok).toBe(false);
+  expect(report.state.findings.filter(({ ok }) => !ok).map(({ subject }) => subject)).toContain('Camera');
+});
+
+const mistakes: [string[], RegExp][] = [
+  [['fly'], /there is no command "fly"/],
+  [['render'], /render needs a piece/],
+  [['render', 'demo:nothing', '--out', 'x.mp4'], /no demo piece "nothing"/],
+  [['render', 'gone.json', '--out', 'x.mp4'], /there is no file gone.json/],
+  [['render', 'demo:ropewalk-tunnel'], /--out/],
+  [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--quality', '9'], /--quality/],
+  [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--size', 'big'], /--size must be like 640x360/],
+  [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--size', '99999x2'], /between 16 and 8192/],
+  [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--size', '161x90'], /even sizes/],
+  [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--samples', '3'], /--samples must be/],
+  [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--frames', '0-900'], /--frames must be like 0-249/],
+  [['render', 'demo:ropewalk-tunnel', '--out', 'x.gif'], /name the format/],
+  [['render', 'package.json', '--out', 'x.mp4'], /not an Isomorph piece/],
+  [['demo', '--port', 'door'], /--port must be a number/],
+];
+test('mistakes are one clear line and a non-zero exit', async () => {
+  test.setTimeout(180_000);
+  for (const [args, words] of mistakes) {
+    const { code, err } = await isomorph(...args);
+    expect([args, code > 0]).toEqual([args, true]);
+    expect(err.trim()).toMatch(words);
+    expect(err.trim().split('\n')).toHaveLength(1);
+  }
+});

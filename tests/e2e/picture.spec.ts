@@ -1,0 +1,277 @@
+import { expect, test, type Page } from '@playwright/test';
+import { cameraPose } from '../../src/core/flight/camera';
+import { layerElements } from '../../src/core/layers/batch';
+import { PieceSchema, type Piece } from '../../src/core/piece/schema';
+import { hash4, unitFrom } from '../../src/core/random/hash';
+import { rotate } from '../../src/core/space/vector';
+import { DEMOS, demoJson, openLab } from './lab';
+
+test.beforeEach(async ({ page }) => openLab(page));
+
+const SIZE = { width: 320, height: 180 };
+
+const floats = async (page: Page, piece: Piece, passes: number, frameIndex = 0, size = SIZE): Promise<Float32Array> => {
+  const base64 = await page.evaluate(
+    async ([p, n, f, s]) => {
+      const light = await lab.engine.api.light({ piece: p, frameIndex: f, ...s, passes: n });
+      const bytes = new Uint8Array(light.buffer, light.byteOffset, light.byteLength);
+      let text = '';
+      for (let i = 0; i < bytes.length; i += 32768) text += String.fromCharCode(...bytes.subarray(i, i + 32768));
+      return btoa(text);
+    },
+    [piece, passes, frameIndex, size] as const,
+  );
+  const bytes = Buffer.from(base64, 'base64');
+  return new Float32Array(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength));
+};
+
+const frameBytes = async (page: Page, json: unknown, frames: number[]): Promise<string[]> => {
+  const all = await page.evaluate(
+    async ([document, list, size]) => {
+      const piece = lab.parse(document);
+      const out: string[] = [];
+      for (const frameIndex of list) {
+        const bytes = await lab.engine.api.pixels({ piece, frameIndex, ...size, passes: 4 });
+        const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>));
+        out.push([...digest].map((b) => b.toString(16).padStart(2, '0')).join(''));
+      }
+      return out;
+    },
+    [json, frames, SIZE] as const,
+  );
+  return all;
+};
+
+for (const name of DEMOS)
+  test(`${name}: a frame is the same bytes alone, again, and in a sequence`, async ({ page }) => {
+    const [alone, again] = await frameBytes(page, demoJson(name), [5, 5]);
+    const sequence = await frameBytes(page, demoJson(name), [3, 4, 5]);
+    await page.reload();
+    await page.waitForFunction(() => 'lab' in globalThis);
+    const [fresh] = await frameBytes(page, demoJson(name), [5]);
+    expect([again, sequence[2], fresh]).toEqual([alone, alone, alone]);
+    expect(sequence[1]).not.toBe(alone);
+  });
+
+/** 300 bright points of one size in a ball, seen by a fast lens; nothing else. Seed 42. */
+const points = (flight: object, layer: object = {}): Piece =>
+  PieceSchema.parse({
+    id: 'points',
+    name: 'Points',
+    lap: { frames: 100, rate: { num: 25, den: 1 } },
+    tile: 200,
+    layers: [
+      {
+        id: 'dots',
+        name: 'Dots',
+        kind: 'field',
+        seed: 42,
+        shape: 'ball',
+        width: 7,
+        height: 5,
+        depth: 9,
+        ahead: 6.5,
+        count: 300,
+        size: 0.004,
+        variation: 0,
+        softness: 1,
+        light: 20,
+        glint: 0,
+        drift: 0,
+        gradient: [{ at: 0, colour: '#ffffff' }],
+        ...layer,
+      },
+    ],
+    flight: { tilesPerLap: 0, focalMm: 80, fNumber: 0.6, focusM: 6, shutterDeg: 0, ...flight },
+    look: {
+      fogDistance: 10_000,
+      reach: 50,
+      nearFade: 0.05,
+      background: '#000000',
+      backgroundEdge: '#000000',
+      glow: [],
+    },
+  });
+
+/** Brute force on the CPU: many lens points and times, each a picture of tiny round dots. Linear light, bottom row first. */
+function reference(piece: Piece, samples: number): Float64Array {
+  const { width, height } = SIZE;
+  const out = new Float64Array(width * height);
+  const { position, scale, light, count } = layerElements(piece, 'dots', 0);
+  const { flight, lap } = piece;
+  const focal = flight.focalMm as number;
+  const pixelFocal = (width * focal) / flight.sensorMm;
+  const aperture = focal / 1000 / (flight.fNumber as number) / 2;
+  const open = (flight.shutterDeg as number) / 360 / lap.frames;
+  const brightness = (piece.layers[0] as { light: number }).light;
+  for (let k = 0; k < samples; k++) {
+    const t = (k + 0.5) / samples - 0.5;
+    const h = hash4(k, 5, 5, 5).map(unitFrom);
+    const r = Math.sqrt((k * 0.6180339887498949) % 1);
+    const lens = [r * Math.cos(2 * Math.PI * h[1]), r * Math.sin(2 * Math.PI * h[1])];
+    const pose = cameraPose(piece, t * open);
+    const [qx, qy, qz, qw] = pose.quaternion;
+    for (let i = 0; i < count; i++) {
+      const rel = [0, 1, 2].map((a) => position[i * 3 + a] - pose.position[a]) as [number, number, number];
+      const [x, y, z] = rotate([-qx, -qy, -qz, qw], rel);
+      const d = -z;
+      if (d < 0.2) continue;
+      const blur = aperture * pixelFocal * (1 / pose.focusDistance - 1 / d);
+      const cx = (x * pixelFocal) / d + width / 2 + blur * lens[0];
+      const cy = (y * pixelFocal) / d + height / 2 + blur * lens[1];
+      const own = (scale[i] * pixelFocal) / d;
+      const energy = (brightness * light[i] * Math.PI * own * own) / samples;
+      // a Gaussian of the dot's own size and the filter's 0.6 px
+      const sigma2 = 0.36 + (own * own) / 8;
+      const reach = Math.ceil(3 * Math.sqrt(sigma2));
+      for (let py = Math.floor(cy) - reach; py <= cy + reach; py++)
+        for (let px = Math.floor(cx) - reach; px <= cx + reach; px++) {
+          if (px < 0 || py < 0 || px >= width || py >= height) continue;
+          const q = ((px + 0.5 - cx) ** 2 + (py + 0.5 - cy) ** 2) / (2 * sigma2);
+          out[py * width + px] += (energy * Math.exp(-q)) / (2 * Math.PI * sigma2);
+        }
+    }
+  }
+  return out;
+}
+
+/** On (1 − e^−x)^(1/2.2), as light is seen. */
+function psnr(light: Float32Array, want: Float64Array): number {
+  const tone = (x: number): number => (1 - Math.exp(-Math.max(0, x))) ** (1 / 2.2);
+  let error = 0;
+  for (let i = 0; i < want.length; i++) error += (tone(light[i * 4]) - tone(want[i])) ** 2;
+  return -10 * Math.log10(error / want.length);
+}
+
+// Lower bounds are the measured figures less a margin of 1 dB; docs/laws.md lists them.
+test('bokeh: the passes sum to the brute-force picture of 300 points, still and moving', async ({ page }) => {
+  test.setTimeout(240_000);
+  const still = points({});
+  const moving = points({
+    shutterDeg: 720,
+    aside: { law: 'swing', middle: 0, reach: 1.6, cycles: 1, wave: 'sine', shift: 0 },
+  });
+  const measured: Record<string, number> = {};
+  for (const [name, piece] of [
+    ['still', still],
+    ['moving', moving],
+  ] as const) {
+    const want = reference(piece, 8192);
+    for (const passes of [1, 4, 16, 64]) measured[`${name} ${passes}`] = psnr(await floats(page, piece, passes), want);
+  }
+  console.log(
+    Object.entries(measured)
+      .map(([name, db]) => `${name}: ${db.toFixed(1)} dB`)
+      .join(', '),
+  );
+  for (const passes of [1, 4, 16, 64]) expect(measured[`still ${passes}`]).toBeGreaterThan(35);
+  // exact cells: more passes never make the still picture worse
+  expect(Math.abs(measured['still 64'] - measured['still 1'])).toBeLessThan(1.5);
+  for (const passes of [1, 4, 16, 64]) expect(measured[`moving ${passes}`]).toBeGreaterThan(35.5);
+  expect(measured['moving 64']).toBeGreaterThan(measured['moving 1'] - 0.5);
+});
+
+test('light is conserved: blades, squeeze, passes and size change where it falls, not how much there is', async ({
+  page,
+}) => {
+  const total = (light: Float32Array): number => light.reduce((sum, v, i) => (i % 4 === 0 ? sum + v : sum), 0);
+  const base = { layer: { width: 2, height: 1.5, depth: 3, ahead: 6 } };
+  const round = total(await floats(page, points({}, base.layer), 1));
+  for (const flight of [{ blades: 6 }, { blades: 5, squeeze: 2 }, { fNumber: 2 }])
+    for (const passes of [1, 16]) {
+      const other = total(await floats(page, points(flight, base.layer), passes));
+      expect(Math.abs(other / round - 1)).toBeLessThan(0.03);
+    }
+  const large = total(await floats(page, points({}, base.layer), 1, 0, { width: 640, height: 360 })) / 4;
+  expect(Math.abs(large / round - 1)).toBeLessThan(0.03);
+});
+
+test('glow does not flicker: a bright point moving by fractions of a pixel changes its energy by less than 2 %', async ({
+  page,
+}) => {
+  const glow = [{ id: 'g', radius: 0.03, threshold: 0.02, gain: 1, tint: '#ffffff' }];
+  const energies: number[] = [];
+  for (let step = 0; step < 5; step++) {
+    // one point; 0.25 px steps at 320 px wide
+    const aside = -(step * 0.25 * 36 * 6) / (320 * 80);
+    const piece = points(
+      { aside, fNumber: 64 },
+      { count: 1, width: 0.02, height: 0.02, depth: 0.02, ahead: 6, size: 0.012, light: 40 },
+    );
+    const shown = { ...piece, look: { ...piece.look, glow, curve: 'straight' as const, vignette: 0, exposure: -3 } };
+    const [with_, without] = await page.evaluate(
+      async ([a, b, size]) => {
+        const sum = async (p: Piece): Promise<number> => {
+          const bytes = await lab.engine.api.pixels({ piece: p, frameIndex: 0, ...size, passes: 1, texture: false });
+          const linear = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
+          let total = 0;
+          for (let i = 0; i < bytes.length; i += 4) total += linear(bytes[i] / 255);
+          return total;
+        };
+        return [await sum(a), await sum(b)];
+      },
+      [shown as Piece, { ...shown, look: { ...shown.look, glow: [] } } as Piece, SIZE] as const,
+    );
+    energies.push(with_ - without);
+  }
+  const mean = energies.reduce((a, b) => a + b) / energies.length;
+  expect(mean).toBeGreaterThan(0.1);
+  expect((Math.max(...energies) - Math.min(...energies)) / mean).toBeLessThan(0.02 * 2.5);
+});
+
+test('a million particles are drawn', async ({ page }) => {
+  test.setTimeout(180_000);
+  const piece = points({}, { shape: 'box', width: 20, height: 12, count: 1_000_000, size: 0.003, light: 4 });
+  const light = await floats(page, { ...piece, tile: 20, look: { ...piece.look, reach: 20 } }, 1);
+  expect(light.every(Number.isFinite)).toBe(true);
+  expect(light.filter((v, i) => i % 4 === 0 && v > 1e-4).length).toBeGreaterThan(5000);
+});
+
+test('the picture report sees planted faults', async ({ page }) => {
+  test.setTimeout(240_000);
+  const report = async (json: unknown) =>
+    page.evaluate(async (document) => {
+      const piece = lab.parse(document);
+      return lab.engine.api.seamPictures(
+        { piece, width: 160, height: 90, passes: 1 },
+        lab.proxy(() => undefined),
+      );
+    }, json);
+  const short = (change: (piece: Piece) => void): unknown => {
+    const json = structuredClone(demoJson('ropewalk-tunnel')) as { piece: Piece };
+    json.piece.lap.frames = 150;
+    for (const layer of json.piece.layers) if (layer.kind === 'field') layer.count = 1500;
+    change(json.piece);
+    return json;
+  };
+  expect(await report(short(() => undefined))).toMatchObject({ verdict: 'closes', ok: true });
+  expect(await report(short((piece) => (piece.flight.tilesPerLap = 1.1)))).toMatchObject({
+    verdict: 'jumps',
+    ok: false,
+  });
+  expect(
+    await report(
+      short((piece) => {
+        const [motes] = piece.layers;
+        if (motes.kind === 'field') motes.driftCycles = 2.5;
+      }),
+    ),
+  ).toMatchObject({ verdict: 'jumps', ok: false });
+});
+
+test('every demo piece closes in the picture too', async ({ page }) => {
+  test.setTimeout(300_000);
+  for (const name of DEMOS) {
+    const json = structuredClone(demoJson(name)) as { piece: Piece };
+    json.piece.lap.frames = 72;
+    json.piece.lap.tempo = null;
+    const report = await page.evaluate(async (document) => {
+      const piece = lab.parse(document);
+      return lab.engine.api.seamPictures(
+        { piece, width: 128, height: 72, passes: 1 },
+        lab.proxy(() => undefined),
+      );
+    }, json);
+    expect([name, report.verdict]).toEqual([name, 'closes']);
+  }
+});
