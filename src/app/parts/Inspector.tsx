@@ -47,8 +47,8 @@ export function Inspector({ schema, path, closingSteps = {}, groups }: Props) {
     const inGroup = fields.filter(({ meta }) => (meta.group ?? '') === group);
     if (inGroup.length === 0) return null;
     return (
-      <section key={group} className={styles.group}>
-        {group ? <h4>{group}</h4> : null}
+      <section key={group} className={styles.group} aria-label={group || undefined}>
+        {group ? <p className={styles.title}>{group}</p> : null}
         {inGroup.map((field) => (
           <FieldRow
             key={field.name}

@@ -76,15 +76,17 @@ export function NumberField({ spec, value, initial, whole = false, note, onChang
     setText(null);
   };
   const key = (event: KeyboardEvent<HTMLInputElement>): void => {
-    event.stopPropagation();
     if (event.key === 'Enter') {
+      event.stopPropagation();
       commit();
       event.currentTarget.blur();
     } else if (event.key === 'Escape') {
-      setText(null);
-      event.currentTarget.blur();
+      // takes back what was typed; a second press belongs to whatever is around the field
+      if (text !== null && text !== shown) event.stopPropagation();
+      setText(shown);
     } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault();
+      event.stopPropagation();
       const pace = (event.shiftKey ? 0.1 : event.ctrlKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
       const size = whole ? Math.sign(pace) * Math.max(1, Math.abs(pace)) : (span / 100) * pace;
       const next = legal(value + (whole ? size : Math.sign(size) * Math.max(step, Math.abs(size))));

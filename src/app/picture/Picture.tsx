@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { bench, useBench, usePiece } from '../state/bench';
 import { player } from '../state/player';
@@ -25,6 +25,23 @@ const TROUBLE: Record<string, { what: string; help: string }> = {
     help: 'Undo the last change, or reload the page: the piece is saved.',
   },
 };
+
+const LONG_MS = 12_000;
+
+/** What to say while no frame has been drawn yet. */
+function useWaiting(): string | null {
+  const started = useBench((state) => state.status !== null);
+  const [long, setLong] = useState(false);
+  useEffect(() => {
+    if (started) return;
+    const timer = setTimeout(() => setLong(true), LONG_MS);
+    return () => clearTimeout(timer);
+  }, [started]);
+  if (started) return null;
+  return long
+    ? 'The graphics driver has not answered yet. Everything else works meanwhile; reloading the page may help.'
+    : 'Preparing the picture…';
+}
 
 /** The picture with time running around it. */
 export function Picture({ startPhase }: { startPhase: number }) {
@@ -77,6 +94,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
   }, [width, height, playing, speed, acrossSeam, working, alone]);
 
   const words = trouble ? TROUBLE[trouble.code] : null;
+  const waiting = useWaiting();
   return (
     <div ref={room} className={styles.room}>
       <div className={styles.frame} style={{ width: width + 2 * BORDER, height: height + 2 * BORDER }}>
@@ -87,6 +105,11 @@ export function Picture({ startPhase }: { startPhase: number }) {
           role="img"
           aria-label={`The piece, frame by frame; ${playing ? 'playing' : 'paused'}`}
         />
+        {waiting && !words ? (
+          <div className={styles.waiting} style={{ left: BORDER, top: BORDER, width, height }} role="status">
+            {waiting}
+          </div>
+        ) : null}
         {words ? (
           <div className={styles.trouble} style={{ left: BORDER, top: BORDER, width, height }} role="alert">
             <b>{words.what}</b>

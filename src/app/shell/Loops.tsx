@@ -92,9 +92,12 @@ function LoopCard({ piece, onOpen, onRemove }: { piece: Piece; onOpen(): void; o
   const [near, setNear] = useState(false);
   return (
     <article className={styles.card} onPointerEnter={() => setNear(true)} onPointerLeave={() => setNear(false)}>
-      <AriaButton className={styles.open} onPress={onOpen} onFocusChange={setNear} aria-label={`Open ${piece.name}`}>
+      <AriaButton className={styles.open} onPress={onOpen} onFocusChange={setNear}>
         <Thumbnail piece={piece} moving={near} />
-        <span className={styles.name}>{piece.name}</span>
+        <span className={styles.name}>
+          <span className={styles.unseen}>Open </span>
+          {piece.name}
+        </span>
         <span className={styles.lap}>{lapWords(piece)}</span>
       </AriaButton>
       {onRemove ? (

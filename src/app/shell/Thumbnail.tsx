@@ -41,7 +41,8 @@ export function Thumbnail({ piece, moving }: { piece: Piece; moving: boolean }) 
           if (blob) frames[index] = await createImageBitmap(blob);
         }
     };
-    void fill();
+    // a picture that cannot be drawn leaves the first one standing
+    fill().catch(() => undefined);
     let at = 0;
     const timer = setInterval(() => {
       const next = (at + 1) % STRIP_FRAMES;

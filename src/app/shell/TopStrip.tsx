@@ -41,6 +41,7 @@ export function TopStrip({ onKeys }: { onKeys(): void }) {
         <AriaButton className={styles.home} onPress={showLoops} aria-label="Back to the loops">
           <Mark />
         </AriaButton>
+        <h1 className={styles.unseen}>{piece.name}</h1>
         <PieceName />
         <MenuTrigger>
           <Button kind="bare" label="Piece: save, open, copy">

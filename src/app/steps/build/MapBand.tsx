@@ -155,7 +155,7 @@ function drawMap(
       else c.lineTo(...at);
     }
     c.stroke();
-    drawCamera(c, piece, pose, view, x, middle, across, perMetre, base);
+    drawCamera(c, piece, pose, view, x, middle, across, perMetre, base, lane);
   });
 }
 
@@ -169,6 +169,7 @@ function drawCamera(
   across: number,
   perMetre: number,
   base: number,
+  lane: number,
 ): void {
   const span = TILES * piece.tile;
   // the lap begins a little before the first tile when the hand leans back
@@ -182,7 +183,7 @@ function drawCamera(
     Math.tan((fieldOfViewDeg(pose.focalMm, pose.sensorMm) * Math.PI) / 360) * aspect * (across / perMetre),
   );
   const { near, far } = depthLimitsMm(pose.focalMm, pose.fNumber, pose.focusDistance * 1000);
-  const reach = Math.min(piece.look.reach, piece.tile * 1.2) * perMetre;
+  const reach = Math.min(piece.look.reach, piece.tile) * perMetre;
   const wedge = (from: number, to: number): void => {
     c.beginPath();
     c.moveTo(at[0] + from * Math.cos(angle - half), at[1] + from * Math.sin(angle - half));
@@ -193,7 +194,8 @@ function drawCamera(
   };
   c.save();
   c.beginPath();
-  c.rect(0, middle - 400, 4000, 800);
+  c.rect(0, middle - lane / 2, x(span) + 40, lane);
+  c.clip();
   c.fillStyle = token('time');
   c.globalAlpha = 0.1;
   wedge(0, reach);

@@ -81,7 +81,7 @@ function GlowCard() {
     >
       {glow.map(({ id }, index) => (
         <div key={id} className={styles.glow}>
-          <h4>
+          <p className={styles.title}>
             Glow {index + 1}
             <Button
               kind="bare"
@@ -95,7 +95,7 @@ function GlowCard() {
             >
               <Trash2 size={14} />
             </Button>
-          </h4>
+          </p>
           <Inspector schema={GlowSchema} path={['look', 'glow', index]} />
         </div>
       ))}

@@ -26,7 +26,7 @@ export function SeamCards() {
   return (
     <>
       <header className={styles.header}>
-        <h2 className={state ? (closes ? styles.closes : styles.shows) : ''} role="status">
+        <h2 className={state ? (closes ? styles.closes : styles.shows) : ''} aria-live="polite">
           {state ? (closes ? 'The lap closes' : 'The join shows') : 'Checking…'}
           {state && !fresh ? <small> checking the change…</small> : null}
         </h2>

@@ -9,6 +9,7 @@ flat in vec4 fBlur;
 flat in vec3 fLightA;
 flat in vec3 fLightB;
 flat in vec2 fDepth;
+flat in vec2 fSweep;
 out vec4 outColour;
 
 const float PI = 3.14159265;
@@ -24,7 +25,9 @@ void main() {
   float u = clamp(y / len, 0.0, 1.0);
   float blur = mix(fBlur.x, fBlur.y, u);
   float half_ = mix(fBlur.z, fBlur.w, u);
-  float re2 = blur * blur + half_ * half_ + CORE2;
+  float sweep = mix(fSweep.x, fSweep.y, u);
+  // a disc of radius r has variance r^2/4, a sweep of half width h has h^2/3
+  float re2 = blur * blur + half_ * half_ + sweep * sweep * 1.3333 + CORE2;
   float inside = re2 - x * x;
   if (inside <= 0.0) discard;
   if (uSolid) {

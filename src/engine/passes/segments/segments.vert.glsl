@@ -5,6 +5,8 @@ uniform sampler2D uOpenPlace;
 uniform sampler2D uClosePlace;
 uniform sampler2D uOpenLook;
 uniform mat4 uView;          // at this pass's time
+uniform mat4 uViewOpen;      // when the shutter opens and closes
+uniform mat4 uViewClose;
 uniform float uTime;         // place of this pass in the shutter, 0..1
 uniform float uTileOffset;
 uniform float uLight;
@@ -17,11 +19,22 @@ flat out vec4 fBlur;         // blur radius and own half width at both ends, tar
 flat out vec3 fLightA;
 flat out vec3 fLightB;
 flat out vec2 fDepth;        // 1 / depth at both ends
+flat out vec2 fSweep;        // how far both ends move across the line in this pass's slice, half of it; target pixels
 
 vec3 world(uint id) {
   ivec2 texel = ivec2(int(id) & 1023, int(id) >> 10);
   vec3 p = mix(texelFetch(uOpenPlace, texel, 0).xyz, texelFetch(uClosePlace, texel, 0).xyz, uTime);
   return (uView * vec4(p - vec3(0.0, 0.0, uTileOffset), 1.0)).xyz;
+}
+
+// how far an end moves on screen while the shutter is open
+vec2 motion(uint id) {
+  ivec2 texel = ivec2(int(id) & 1023, int(id) >> 10);
+  vec4 offset = vec4(0.0, 0.0, uTileOffset, 0.0);
+  vec3 p = (uViewOpen * (vec4(texelFetch(uOpenPlace, texel, 0).xyz, 1.0) - offset)).xyz;
+  vec3 q = (uViewClose * (vec4(texelFetch(uClosePlace, texel, 0).xyz, 1.0) - offset)).xyz;
+  if (p.z > -0.03 || q.z > -0.03) return vec2(0.0);
+  return (q.xy / q.z - p.xy / p.z) * -uPixelFocal;
 }
 
 vec3 lightOf(uint id, float depth) {
@@ -33,7 +46,7 @@ void main() {
   vec3 b = world(aPair.y);
   const float NEAR = 0.03;
   gl_Position = vec4(2.0, 2.0, 2.0, 1.0);
-  fEnds = vec4(0.0); fBlur = vec4(0.0); fLightA = vec3(0.0); fLightB = vec3(0.0); fDepth = vec2(1.0);
+  fEnds = vec4(0.0); fBlur = vec4(0.0); fLightA = vec3(0.0); fLightB = vec3(0.0); fDepth = vec2(1.0); fSweep = vec2(0.0);
   if (a.z > -NEAR && b.z > -NEAR) return;
   if (a.z > -NEAR) a = mix(b, a, (b.z + NEAR) / (b.z - a.z));
   if (b.z > -NEAR) b = mix(a, b, (a.z + NEAR) / (a.z - b.z));
@@ -50,11 +63,13 @@ void main() {
   if (least < uLevel.y || least >= uLevel.z) return;
   float ha = 0.5 * uWidth * uPixelFocal / da;
   float hb = 0.5 * uWidth * uPixelFocal / db;
-  float reach = max(length(vec2(ra, ha)), length(vec2(rb, hb))) + 2.0 / uLevel.x;
   vec2 along = pb - pa;
   float len = length(along);
   along = len > 1e-4 ? along / len : vec2(1.0, 0.0);
   vec2 across = vec2(-along.y, along.x);
+  // the line is spread over the way it goes in this slice, so that few passes do not leave stripes
+  vec2 sweep = 0.5 * uShare * vec2(dot(motion(aPair.x), across), dot(motion(aPair.y), across));
+  float reach = max(length(vec3(ra, ha, sweep.x * 1.1547)), length(vec3(rb, hb, sweep.y * 1.1547))) + 2.0 / uLevel.x;
   vec2 corner = vec2(float(gl_VertexID & 1), float(gl_VertexID >> 1)) * 2.0 - 1.0;
   vec2 p = (corner.x < 0.0 ? pa - along * reach : pb + along * reach) + across * (corner.y * reach);
   gl_Position = vec4(p / uPicture * 2.0 - 1.0, 0.0, 1.0);
@@ -62,5 +77,6 @@ void main() {
   fBlur = vec4(ra, rb, ha, hb) * uLevel.x;
   fLightA *= uLight * uShare;
   fLightB *= uLight * uShare;
+  fSweep = sweep * uLevel.x;
   fDepth = vec2(1.0 / da, 1.0 / db);
 }
