@@ -80,6 +80,8 @@ export interface EngineApi {
   /** the state half of the seam report, off the page's thread */
   stateReport(piece: Piece): StateReport;
   elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array>;
+  /** milliseconds a frame takes, drawing finished, over so many frames from the request's on; for benches */
+  pace(request: StillRequest, frames: number): Promise<number>;
   /** runs a kernel check on the GPU: see gl/probe.ts */
   probe(source: string, body: string, count: number): Promise<Float32Array>;
   loseContext(): void;

@@ -133,6 +133,17 @@ class EngineWorker implements EngineApi {
     return this.renderer().readLight(stillFrame(request));
   }
 
+  async pace(request: StillRequest, frames: number): Promise<number> {
+    this.drawStill(request);
+    this.renderer().finishGpu();
+    const started = performance.now();
+    for (let i = 1; i <= frames; i++) {
+      this.drawStill({ ...request, frameIndex: request.frameIndex + i });
+      this.renderer().finishGpu();
+    }
+    return (performance.now() - started) / frames;
+  }
+
   private drawStill(request: StillRequest): void {
     this.renderer().setPiece(request.piece);
     this.renderer().draw(stillFrame(request));

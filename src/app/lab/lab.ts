@@ -2,7 +2,7 @@ import { parsePiece, stateReport } from '../../core';
 import { proxy, startEngine } from '../../engine/client';
 import { DeliverySchema } from '../../core/piece/delivery';
 import type { Piece } from '../../core/piece/schema';
-import { startExport, type ExportProgress } from '../../export/client';
+import { codecOf, startExport, type ExportProgress } from '../../export/client';
 
 let written: Uint8Array = new Uint8Array();
 
@@ -25,6 +25,35 @@ const lab = {
     written = result.bytes;
     const { seconds, verified } = result;
     return { seconds, verified, size: written.length };
+  },
+  /** seconds that rendering alone, encoding alone and the export of the same frames take; for benches */
+  async exportTimes(
+    piece: Piece,
+    frames: number,
+    width: number,
+    height: number,
+  ): Promise<{ render: number; encode: number; both: number }> {
+    const seconds = async (work: () => Promise<void>): Promise<number> => {
+      const started = performance.now();
+      await work();
+      return (performance.now() - started) / 1000;
+    };
+    const pictures: Uint8Array[] = [];
+    const still = (frameIndex: number) => lab.engine.api.pixels({ piece, frameIndex, width, height, passes: 1 });
+    await still(0);
+    const render = await seconds(async () => {
+      for (let i = 0; i < frames; i++) pictures.push(await still(i));
+    });
+    const encode = await seconds(async () => {
+      const settings = { width, height, rate: piece.lap.rate, count: frames, first: 0, dataRate: 'high' as const };
+      const sink = await codecOf('mp4').open(settings);
+      for (const picture of pictures) await sink.add(picture);
+      await sink.finish();
+    });
+    const both = await seconds(async () => {
+      await lab.render(piece, { format: 'mp4', width, height, samples: '1', last: frames - 1 });
+    });
+    return { render, encode, both };
   },
   /** a part of the last result as base64 */
   slice(from: number, to: number): string {

@@ -1,0 +1,71 @@
+// Refreshes docs/screenshots from the demo data: one picture of each main view at 1280×800.
+import { join } from 'node:path';
+import { launchBrowser } from '../bin/browser.mjs';
+import { startServer } from '../bin/server.mjs';
+import { ensureBuilt, root } from './run.mjs';
+
+ensureBuilt();
+const server = await startServer();
+const browser = await launchBrowser();
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const shoot = (name) => page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
+const final = () => page.getByText(/passes, final/).waitFor({ timeout: 240_000 });
+const open = async (name) => {
+  await page
+    .getByRole('button', { name: `Open ${name}` })
+    .first()
+    .click();
+  await page.getByText(/fps/).first().waitFor();
+  await page
+    .getByText(/\d fps/)
+    .first()
+    .waitFor({ timeout: 60_000 });
+  await page.keyboard.press('Space');
+};
+const goTo = async (frame) => {
+  await page.getByRole('slider', { name: 'Time in the lap' }).focus();
+  for (let i = 0; i < frame / 10; i++) await page.keyboard.press('PageUp');
+  await page.keyboard.press('Escape');
+};
+
+await page.goto(server.url);
+await page.getByRole('button', { name: 'Open Plankton bloom' }).waitFor();
+await page.waitForFunction("!document.body.innerText.includes('drawing…')", null, { timeout: 120_000 });
+await shoot('loops');
+
+await open('Ropewalk tunnel');
+await page.getByRole('article', { name: 'Rope frames' }).getByRole('button').first().click();
+await goTo(80);
+await final();
+await shoot('build');
+await page.keyboard.press('4');
+await page.getByRole('button', { name: 'Check the pictures' }).click();
+await page.getByText(/join .* score/).waitFor({ timeout: 300_000 });
+await shoot('seam');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
+await open('Slipway spiral');
+await page.keyboard.press('2');
+await page.getByRole('article', { name: 'Aim' }).getByRole('button').first().click();
+await page.getByText('Roll', { exact: true }).click();
+await goTo(60);
+await final();
+await shoot('fly');
+await page.keyboard.press('5');
+await page.getByRole('button', { name: 'Proof and full size' }).click();
+await page.getByRole('button', { name: 'Render' }).first().click();
+await page.getByText(/frames · .* left/).waitFor({ timeout: 60_000 });
+await shoot('export');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
+await open('Plankton bloom');
+await page.keyboard.press('3');
+await page.getByRole('article', { name: 'Glow' }).getByRole('button').first().click();
+await goTo(100);
+await final();
+await page.getByText(/% dark/).waitFor({ timeout: 60_000 });
+await shoot('look');
+
+await browser.close();
+await server.close();
+process.exit(0);
