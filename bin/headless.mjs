@@ -64,7 +64,7 @@ async function withLab(file, work) {
     browser = await launchBrowser();
     const page = await browser.newPage();
     await page.goto(`${server.url}/lab`);
-    await page.waitForFunction('globalThis.lab');
+    await page.waitForFunction(() => 'lab' in globalThis);
     const piece = await page
       .evaluate((document) => globalThis.lab.parse(document), json)
       .catch((error) => {

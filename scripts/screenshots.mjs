@@ -30,7 +30,8 @@ const goTo = async (frame) => {
 
 await page.goto(server.url);
 await page.getByRole('button', { name: 'Open Plankton bloom' }).waitFor();
-await page.waitForFunction("!document.body.innerText.includes('drawing…')", null, { timeout: 120_000 });
+await page.getByText('drawing…').first().waitFor({ state: 'detached', timeout: 120_000 });
+await page.waitForTimeout(6000);
 await shoot('loops');
 
 await open('Ropewalk tunnel');

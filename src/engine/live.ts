@@ -147,7 +147,7 @@ export class LivePicture {
     this.adapt(ms, piece);
     const pause = Math.max(ms, 1000 / rateHz(piece.lap.rate));
     this.fps = this.fps === 0 ? 1000 / pause : this.fps * 0.85 + (1000 / pause) * 0.15;
-    this.tell(request, ms, 1, this.view.playing ? 1 : piece.samples, scale);
+    this.tell(request, ms, 1, piece.samples, scale);
   }
 
   /** Chooses a size that holds the rate while playing; stays put unless several frames agree. */

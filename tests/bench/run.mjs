@@ -36,7 +36,7 @@ const server = await startServer();
 const browser = await launchBrowser();
 const page = await browser.newPage();
 await page.goto(`${server.url}/lab`);
-await page.waitForFunction('globalThis.lab');
+await page.waitForFunction(() => 'lab' in globalThis);
 await page.evaluate(`${peers[0].output[0].code}; globalThis.peers = peers;`);
 
 const COUNT = 200_000;

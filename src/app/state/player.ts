@@ -7,6 +7,8 @@ class Player {
   private live: EngineClient | null = null;
   private background: EngineClient | null = null;
   private stopListening: (() => void) | null = null;
+  /** frame last asked for while paused: the engine may not have drawn it yet when the next step comes */
+  private wanted: number | null = null;
 
   /** Starts drawing into a canvas; it belongs to the engine from then on. @returns stops */
   attach(canvas: HTMLCanvasElement, startPhase: number): () => void {
@@ -22,6 +24,7 @@ class Player {
     const piece = useBench.getState().history?.present;
     if (piece) void engine.api.setPiece(piece);
     this.stopListening = useBench.subscribe((state, before) => {
+      if (state.playing && !before.playing) this.wanted = null;
       const now = state.history?.present;
       if (now && now !== before.history?.present) void engine.api.setPiece(now);
     });
@@ -43,16 +46,20 @@ class Player {
   }
 
   seek(phase: number): void {
+    const frames = useBench.getState().history?.present.lap.frames ?? 1;
+    this.wanted = Math.floor(phase * frames + 1e-6) % frames;
     void this.live?.api.seek(phase);
   }
 
   /** Moves by whole frames and pauses. */
   step(frames: number): void {
-    const { history, status } = useBench.getState();
+    const { history, status, playing } = useBench.getState();
     if (!history) return;
     const count = history.present.lap.frames;
+    const from = playing ? null : this.wanted;
     bench.patch({ playing: false });
-    this.seek(framePhase(((((status?.frameIndex ?? 0) + frames) % count) + count) % count, count));
+    const frame = (from ?? status?.frameIndex ?? 0) + frames;
+    this.seek(framePhase(((frame % count) + count) % count, count));
   }
 
   /** The engine for thumbnails, histograms and the seam; it never touches the live picture. */

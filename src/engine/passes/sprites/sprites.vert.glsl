@@ -116,8 +116,10 @@ void main() {
     high *= widest;
   }
 #endif
-  vec2 lowPx = (centre + low * re - abs(streak) * 0.5) * uLevel.x - 1.0;
-  vec2 highPx = (centre + high * re + abs(streak) * 0.5) * uLevel.x + 1.0;
+  // a bell is nothing at its rim; a disc's soft edge reaches beyond it
+  float pad = 0.05 + (1.0 - bell);
+  vec2 lowPx = (centre + low * re - abs(streak) * 0.5) * uLevel.x - pad;
+  vec2 highPx = (centre + high * re + abs(streak) * 0.5) * uLevel.x + pad;
   vec2 target = uPicture * uLevel.x;
   if (highPx.x < 0.0 || highPx.y < 0.0 || lowPx.x > target.x || lowPx.y > target.y) { skip(); return; }
 
