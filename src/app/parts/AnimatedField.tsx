@@ -1,20 +1,11 @@
-import { Plus, Trash2 } from 'lucide-react';
-import {
-  closes,
-  evaluateAnimated,
-  lawOf,
-  snapAnimated,
-  type Animated,
-  type Ease,
-  type Key,
-  type Law,
-} from '../../core/time/animated';
-import { EASE_PRESETS } from '../../core/time/easing';
+import { closes, evaluateAnimated, lawOf, snapAnimated, type Animated, type Law } from '../../core/time/animated';
 import { framePhase } from '../../core/time/lap';
 import { usePiece, useBench } from '../state/bench';
 import { newId } from '../state/edit';
 import { Button } from './Button';
 import { ChoiceField } from './ChoiceField';
+import { KeyRows } from './KeyRows';
+import { setKey } from './keys';
 import { LawMark } from './LawMark';
 import { NumberField, type NumberSpec } from './NumberField';
 import styles from './Row.module.css';
@@ -56,18 +47,6 @@ export function withLaw(value: Animated, law: Law, phase: number, spec: NumberSp
     case 'wound':
       return { law, start: here, perLap: step > 0 ? step : 0 };
   }
-}
-
-/** Sets a keyed value at a phase: moves the key that is there, or adds one. */
-export function setKey(keys: readonly Key[], phase: number, value: number, within: number): Key[] {
-  const near = keys.find((key) => Math.min(Math.abs(key.at - phase), 1 - Math.abs(key.at - phase)) < within);
-  if (near) return keys.map((key) => (key === near ? { ...key, value } : key));
-  const before =
-    [...keys]
-      .sort((a, b) => a.at - b.at)
-      .filter((key) => key.at < phase)
-      .at(-1) ?? keys.at(-1);
-  return [...keys, { id: newId('key'), at: phase, value, ease: before?.ease ?? 'smooth' }].sort((a, b) => a.at - b.at);
 }
 
 /** A value that may change over the lap: law mark, label, number, and below them what its law needs. */
@@ -195,78 +174,6 @@ function WoundRows({
         onChange={(n) => onChange({ ...value, perLap: n * step })}
       />
       <span className={styles.note}>{words}</span>
-    </div>
-  );
-}
-
-const EASES: Record<string, string> = {
-  smooth: 'Smooth',
-  linear: 'Linear',
-  hold: 'Hold',
-  ...Object.fromEntries(Object.keys(EASE_PRESETS).map((name) => [name, name[0].toUpperCase() + name.slice(1)])),
-};
-const easeName = (ease: Ease): string =>
-  typeof ease === 'string'
-    ? ease
-    : (Object.keys(EASE_PRESETS).find((name) => EASE_PRESETS[name].every((v, i) => v === ease[i])) ?? 'own');
-
-function KeyRows({
-  keys,
-  frames,
-  spec,
-  onChange,
-}: {
-  keys: readonly Key[];
-  frames: number;
-  spec: NumberSpec;
-  onChange(keys: Key[]): void;
-}) {
-  const edit = (id: string, change: Partial<Key>): void =>
-    onChange(keys.map((key) => (key.id === id ? { ...key, ...change } : key)).sort((a, b) => a.at - b.at));
-  const addBetween = (): void => {
-    const at = (keys[keys.length - 1].at + 0.25) % 1;
-    onChange(setKey(keys, at, keys[keys.length - 1].value, 0.5 / frames));
-  };
-  return (
-    <div className={styles.keys}>
-      {keys.map((key, index) => (
-        <div key={key.id} className={styles.key}>
-          <NumberField
-            spec={{ label: `Key ${index + 1}, frame`, min: 0, max: frames - 1, unit: 'f' }}
-            whole
-            value={Math.round(key.at * frames)}
-            onChange={(f) => edit(key.id, { at: framePhase(f, frames) })}
-          />
-          <NumberField
-            spec={{ ...spec, label: `Key ${index + 1}, value` }}
-            value={key.value}
-            onChange={(v) => edit(key.id, { value: v })}
-          />
-          <ChoiceField
-            label={`Key ${index + 1}, easing to the next`}
-            value={easeName(key.ease)}
-            choices={easeName(key.ease) === 'own' ? { ...EASES, own: 'Own curve' } : EASES}
-            onChange={(name) =>
-              edit(key.id, {
-                ease: EASE_PRESETS[name]
-                  ? ([...EASE_PRESETS[name]] as [number, number, number, number])
-                  : (name as 'smooth'),
-              })
-            }
-          />
-          <Button
-            kind="bare"
-            label={`Remove key ${index + 1}`}
-            isDisabled={keys.length === 1}
-            onPress={() => onChange(keys.filter((k) => k.id !== key.id))}
-          >
-            <Trash2 size={13} />
-          </Button>
-        </div>
-      ))}
-      <Button kind="bare" onPress={addBetween}>
-        <Plus size={13} /> Key
-      </Button>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { Button, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import type { Law } from '../../core/time/animated';
 import styles from './LawMark.module.css';
+import menu from './Menu.module.css';
 
 const WORDS: Record<Law, { name: string; does: string }> = {
   fixed: { name: 'Fixed', does: 'the same all lap long' },
@@ -51,8 +52,8 @@ export function LawMark({ law, label, onChange }: { law: Law; label: string; onC
       <Button className={styles.mark} aria-label={`${label}: ${WORDS[law].name}. Change how it moves`}>
         <LawDrawing law={law} />
       </Button>
-      <Popover className={styles.popover} placement="bottom start">
-        <Menu aria-label="How it moves over the lap" onAction={(key) => onChange(key as Law)} className={styles.menu}>
+      <Popover className={menu.popover} placement="bottom start">
+        <Menu aria-label="How it moves over the lap" onAction={(key) => onChange(key as Law)} className={menu.items}>
           {(Object.keys(WORDS) as Law[]).map((key) => (
             <MenuItem key={key} id={key} textValue={WORDS[key].name} className={styles.item}>
               <LawDrawing law={key} />

@@ -7,6 +7,7 @@ import { PlainRow } from '../parts/PlainRow';
 import { SwitchField } from '../parts/SwitchField';
 import { bench, usePiece } from '../state/bench';
 import { lapWords } from './Loops';
+import menu from '../parts/Menu.module.css';
 import styles from './TopStrip.module.css';
 
 const RATES: Record<string, { words: string; rate: Rate }> = {
@@ -45,7 +46,7 @@ export function LapSettings() {
       <Button className={styles.lap} aria-label={`Lap and frame: ${lapWords(piece)}`}>
         {lapWords(piece)}
       </Button>
-      <Popover className={styles.menu} placement="bottom start">
+      <Popover className={menu.popover} placement="bottom start">
         <Dialog aria-label="Lap and frame" className={styles.settings}>
           <PlainRow label="By beats" hint="Give the lap as beats at a tempo instead of frames.">
             <SwitchField

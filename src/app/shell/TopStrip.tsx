@@ -8,6 +8,7 @@ import { LapSettings } from './LapSettings';
 import { Mark } from './Mark';
 import { PieceName } from './PieceName';
 import { showLoops } from './route';
+import menu from '../parts/Menu.module.css';
 import styles from './TopStrip.module.css';
 
 const WORDS: Record<Step, string> = { build: 'Build', fly: 'Fly', look: 'Look', seam: 'Seam', export: 'Export' };
@@ -47,8 +48,8 @@ export function TopStrip({ onKeys }: { onKeys(): void }) {
           <Button kind="bare" label="Piece: save, open, copy">
             <ChevronDown size={15} />
           </Button>
-          <Popover className={styles.menu} placement="bottom start">
-            <Menu aria-label="Piece" onAction={(key) => act[String(key)]?.()} className={styles.items}>
+          <Popover className={menu.popover} placement="bottom start">
+            <Menu aria-label="Piece" onAction={(key) => act[String(key)]?.()} className={menu.items}>
               <MenuItem id="save">Save a file</MenuItem>
               <MenuItem id="open">Open a file</MenuItem>
               <MenuItem id="copy">Make a copy</MenuItem>

@@ -4,9 +4,11 @@ import { Plus } from 'lucide-react';
 import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import { definitionOf, layerKinds, type LayerKind } from '../../../core/layers/registry';
 import { Button } from '../../parts/Button';
+import { CardsHead } from '../../parts/CardsHead';
 import { bench, usePiece } from '../../state/bench';
 import { LayerCard } from './LayerCard';
 import { addLayer, moveLayer } from './layerEdits';
+import menu from '../../parts/Menu.module.css';
 import styles from './Build.module.css';
 
 export { MapBand as BuildBand } from './MapBand';
@@ -28,8 +30,8 @@ function AddMenu() {
       <Button>
         <Plus size={14} /> Add
       </Button>
-      <Popover className={styles.menu} placement="bottom end">
-        <Menu aria-label="Add a layer" className={styles.items} onAction={(kind) => add(kind as LayerKind)}>
+      <Popover className={menu.popover} placement="bottom end">
+        <Menu aria-label="Add a layer" className={menu.items} onAction={(kind) => add(kind as LayerKind)}>
           {layerKinds.map((kind) => {
             const { need, describe } = definitionOf(kind);
             return (
@@ -54,10 +56,9 @@ export function BuildCards() {
   );
   return (
     <>
-      <header className={styles.header}>
-        <h2>Layers</h2>
+      <CardsHead title="Layers">
         <AddMenu />
-      </header>
+      </CardsHead>
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}

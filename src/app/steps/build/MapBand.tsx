@@ -7,6 +7,7 @@ import { linearToHex } from '../../../core/look/colour';
 import type { Piece } from '../../../core/piece/schema';
 import { pathFromSpec } from '../../../core/space/path';
 import { rotate } from '../../../core/space/vector';
+import { BandHead } from '../../parts/BandHead';
 import { Canvas, token } from '../../parts/Canvas';
 import { useBench, usePiece } from '../../state/bench';
 import styles from './Build.module.css';
@@ -62,14 +63,9 @@ export function MapBand() {
   const travel = piece.flight.tilesPerLap * piece.tile;
   return (
     <>
-      <div className={styles.bandHead}>
-        <span>
-          Map <small>plan above, side below</small>
-        </span>
-        <span>
-          tile {Number(piece.tile.toFixed(2))} m · travel {Number(travel.toFixed(2))} m per lap
-        </span>
-      </div>
+      <BandHead title="Map" how="plan above, side below">
+        tile {Number(piece.tile.toFixed(2))} m · travel {Number(travel.toFixed(2))} m per lap
+      </BandHead>
       <div className={styles.map}>
         <Canvas label="Map of the world: plan and side view with the camera" draw={draw} />
       </div>

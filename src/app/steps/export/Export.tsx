@@ -4,6 +4,7 @@ import type { Piece } from '../../../core/piece/schema';
 import { lapSeconds } from '../../../core/time/lap';
 import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
+import { CardsHead } from '../../parts/CardsHead';
 import { ChoiceField } from '../../parts/ChoiceField';
 import { Inspector } from '../../parts/Inspector';
 import { PlainRow } from '../../parts/PlainRow';
@@ -43,8 +44,7 @@ export function ExportCards() {
   const reduced = piece.layers.some((layer) => layer.working < 1);
   return (
     <>
-      <header className={styles.header}>
-        <h2>Deliveries</h2>
+      <CardsHead title="Deliveries">
         <Button
           onPress={() =>
             bench.set(
@@ -55,7 +55,7 @@ export function ExportCards() {
         >
           <Plus size={14} /> Add
         </Button>
-      </header>
+      </CardsHead>
       {deliveries.length === 0 ? (
         <div className={styles.empty}>
           <p>Nothing to deliver yet. Begin with a small proof and a full-size video.</p>

@@ -1,4 +1,5 @@
 import { Download, X } from 'lucide-react';
+import { BandHead } from '../../parts/BandHead';
 import { Button } from '../../parts/Button';
 import { saveBlob } from '../../shell/files';
 import { cancelJob, forgetJob, useJobs, type Job } from './jobs';
@@ -14,12 +15,9 @@ export function QueueBand() {
   const { jobs } = useJobs();
   return (
     <>
-      <div className={styles.bandHead}>
-        <span>Queue</span>
-        <span className={styles.number}>
-          {jobs.length > 0 ? `${jobs.filter(({ state }) => state === 'done').length} of ${jobs.length} done` : null}
-        </span>
-      </div>
+      <BandHead title="Queue">
+        {jobs.length > 0 ? `${jobs.filter(({ state }) => state === 'done').length} of ${jobs.length} done` : null}
+      </BandHead>
       {jobs.length === 0 ? (
         <p className={styles.none}>
           Rendered files appear here with their progress, and again when they were read back and counted. You can go on

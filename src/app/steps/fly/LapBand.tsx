@@ -2,7 +2,8 @@ import { useMemo, useRef, type PointerEvent } from 'react';
 import { animatedPlaces } from '../../../core/seam/stateReport';
 import { evaluateAnimated, type Animated, type Key } from '../../../core/time/animated';
 import { framePhase, wrapPhase } from '../../../core/time/lap';
-import { setKey } from '../../parts/AnimatedField';
+import { setKey } from '../../parts/keys';
+import { BandHead } from '../../parts/BandHead';
 import { ChoiceField } from '../../parts/ChoiceField';
 import { useSize } from '../../parts/useSize';
 import { bench, useBench, usePiece } from '../../state/bench';
@@ -28,10 +29,7 @@ export function LapBand() {
   const shown = isAnimated(value) ? value : undefined;
   return (
     <>
-      <div className={styles.head}>
-        <span>
-          Unrolled lap <small>one and a quarter laps, so the seam is inside</small>
-        </span>
+      <BandHead title="Unrolled lap" how="one and a quarter laps, so the seam is inside">
         {moving.length > 0 ? (
           <span className={styles.choice}>
             <ChoiceField
@@ -47,7 +45,7 @@ export function LapBand() {
             />
           </span>
         ) : null}
-      </div>
+      </BandHead>
       {shown === undefined || selected === null ? (
         <p className={styles.empty}>Select a value to see it over the lap. The mark before its name makes it move.</p>
       ) : (

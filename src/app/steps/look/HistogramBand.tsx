@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
+import { BandHead } from '../../parts/BandHead';
 import { Canvas, token } from '../../parts/Canvas';
 import { useBench, usePiece } from '../../state/bench';
 import { player } from '../../state/player';
@@ -33,16 +34,11 @@ export function HistogramBand() {
   const percent = (share: number): string => `${(share * 100).toFixed(share < 0.01 ? 2 : 0)} %`;
   return (
     <>
-      <div className={styles.head}>
-        <span>
-          Brightness <small>{playing ? 'of the frame at the seam while playing' : `of frame ${frameIndex}`}</small>
-        </span>
-        <span className={styles.number}>
-          {tones
-            ? `${percent(tones.dark)} dark · ${percent(tones.bright)} near white · average ${percent(tones.average)}`
-            : 'measuring'}
-        </span>
-      </div>
+      <BandHead title="Brightness" how={playing ? 'of the frame at the seam while playing' : `of frame ${frameIndex}`}>
+        {tones
+          ? `${percent(tones.dark)} dark · ${percent(tones.bright)} near white · average ${percent(tones.average)}`
+          : 'measuring'}
+      </BandHead>
       <div className={styles.chart}>
         <Canvas label="Histogram of brightness" draw={draw} />
       </div>

@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import type { Finding } from '../../../core/seam/stateReport';
 import { Button } from '../../parts/Button';
+import { CardsHead } from '../../parts/CardsHead';
 import { bench, useBench, usePiece } from '../../state/bench';
 import { checkPictures, checkState, stopPictures, useSeam } from './check';
 import styles from './Seam.module.css';
@@ -25,17 +26,21 @@ export function SeamCards() {
   const closes = state?.ok && !pictureFails;
   return (
     <>
-      <header className={styles.header}>
-        <h2 className={state ? (closes ? styles.closes : styles.shows) : ''} aria-live="polite">
-          {state ? (closes ? 'The lap closes' : 'The join shows') : 'Checking…'}
-          {state && !fresh ? <small> checking the change…</small> : null}
-        </h2>
+      <CardsHead
+        tone={state ? (closes ? 'good' : 'trouble') : undefined}
+        title={
+          <>
+            {state ? (closes ? 'The lap closes' : 'The join shows') : 'Checking…'}
+            {state && !fresh ? <small> checking the change…</small> : null}
+          </>
+        }
+      >
         {progress === null ? (
           <Button onPress={() => void checkPictures(piece)}>Check the pictures</Button>
         ) : (
           <Button onPress={stopPictures}>Cancel</Button>
         )}
-      </header>
+      </CardsHead>
       {progress === null ? null : (
         <div
           className={styles.progress}

@@ -1,6 +1,7 @@
 import { BarController, BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { useEffect, useRef } from 'react';
 import type { PictureReport } from '../../../engine/protocol';
+import { BandHead } from '../../parts/BandHead';
 import { token } from '../../parts/Canvas';
 import { usePiece } from '../../state/bench';
 import { useSeam } from './check';
@@ -15,12 +16,9 @@ export function SeamBand() {
   const report = pictures?.report ?? null;
   return (
     <>
-      <div className={styles.bandHead}>
-        <span>
-          Neighbour differences around the lap <small>join in the middle</small>
-        </span>
-        <span className={styles.number}>{report ? readings(report, pictures?.of === piece) : null}</span>
-      </div>
+      <BandHead title="Neighbour differences around the lap" how="join in the middle">
+        {report ? readings(report, pictures?.of === piece) : null}
+      </BandHead>
       {report ? (
         <Bars report={report} />
       ) : (

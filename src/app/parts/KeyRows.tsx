@@ -1,0 +1,116 @@
+import { Plus, Trash2 } from 'lucide-react';
+import type { Ease, Key } from '../../core/time/animated';
+import { EASE_PRESETS } from '../../core/time/easing';
+import { framePhase } from '../../core/time/lap';
+import { Button } from './Button';
+import { ChoiceField } from './ChoiceField';
+import { setKey } from './keys';
+import { NumberField, type NumberSpec } from './NumberField';
+import styles from './Row.module.css';
+
+type Curve = [number, number, number, number];
+
+const EASES: Record<string, string> = {
+  smooth: 'Smooth',
+  linear: 'Linear',
+  hold: 'Hold',
+  ...Object.fromEntries(Object.keys(EASE_PRESETS).map((name) => [name, name[0].toUpperCase() + name.slice(1)])),
+  own: 'Own curve',
+};
+
+const easeName = (ease: Ease): string =>
+  typeof ease === 'string'
+    ? ease
+    : (Object.keys(EASE_PRESETS).find((name) => EASE_PRESETS[name].every((v, i) => v === ease[i])) ?? 'own');
+
+/** The ease of a name. An own curve starts from the one that was there, moved just enough to be nobody else's. */
+function easeOf(name: string, before: Ease): Ease {
+  if (name === 'smooth' || name === 'linear' || name === 'hold') return name;
+  if (name !== 'own') return [...EASE_PRESETS[name]] as Curve;
+  const [x1, y1, x2, y2] = typeof before === 'string' ? EASE_PRESETS['even'] : before;
+  return [Math.min(1, x1 + 0.01), y1, x2, y2];
+}
+
+/** The keys of a value: frame, value, and how each leads to the next. */
+export function KeyRows({
+  keys,
+  frames,
+  spec,
+  onChange,
+}: {
+  keys: readonly Key[];
+  frames: number;
+  spec: NumberSpec;
+  onChange(keys: Key[]): void;
+}) {
+  const edit = (id: string, change: Partial<Key>): void =>
+    onChange(keys.map((key) => (key.id === id ? { ...key, ...change } : key)).sort((a, b) => a.at - b.at));
+  const addBetween = (): void => {
+    const at = (keys[keys.length - 1].at + 0.25) % 1;
+    onChange(setKey(keys, at, keys[keys.length - 1].value, 0.5 / frames));
+  };
+  return (
+    <div className={styles.keys}>
+      {keys.map((key, index) => (
+        <div key={key.id} className={styles.key}>
+          <NumberField
+            spec={{ label: `Key ${index + 1}, frame`, min: 0, max: frames - 1, unit: 'f' }}
+            whole
+            value={Math.round(key.at * frames)}
+            onChange={(f) => edit(key.id, { at: framePhase(f, frames) })}
+          />
+          <NumberField
+            spec={{ ...spec, label: `Key ${index + 1}, value` }}
+            value={key.value}
+            onChange={(v) => edit(key.id, { value: v })}
+          />
+          <ChoiceField
+            label={`Key ${index + 1}, easing to the next`}
+            value={easeName(key.ease)}
+            choices={EASES}
+            onChange={(name) => edit(key.id, { ease: easeOf(name, key.ease) })}
+          />
+          <Button
+            kind="bare"
+            label={`Remove key ${index + 1}`}
+            isDisabled={keys.length === 1}
+            onPress={() => onChange(keys.filter((k) => k.id !== key.id))}
+          >
+            <Trash2 size={13} />
+          </Button>
+          {easeName(key.ease) === 'own' && typeof key.ease !== 'string' ? (
+            <CurveFields label={`Key ${index + 1}`} curve={key.ease} onChange={(ease) => edit(key.id, { ease })} />
+          ) : null}
+        </div>
+      ))}
+      <Button kind="bare" onPress={addBetween}>
+        <Plus size={13} /> Key
+      </Button>
+    </div>
+  );
+}
+
+const POINTS = ['x₁', 'y₁', 'x₂', 'y₂'] as const;
+
+/** The two control points of a CSS cubic-bezier. */
+function CurveFields({ label, curve, onChange }: { label: string; curve: Curve; onChange(curve: Curve): void }) {
+  return (
+    <div className={styles.curve}>
+      {POINTS.map((name, i) => (
+        <NumberField
+          key={name}
+          spec={{
+            label: `${label}, ${name} of its curve`,
+            unit: name,
+            min: i % 2 ? -4 : 0,
+            max: i % 2 ? 5 : 1,
+            comfort: i % 2 ? 2 : 1,
+            decimals: 2,
+          }}
+          value={curve[i]}
+          onChange={(v) => onChange(curve.map((old, k) => (k === i ? v : old)) as Curve)}
+        />
+      ))}
+    </div>
+  );
+}

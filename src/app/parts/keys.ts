@@ -1,0 +1,14 @@
+import type { Key } from '../../core/time/animated';
+import { newId } from '../state/edit';
+
+/** Sets a keyed value at a phase: moves the key that is there, or adds one. */
+export function setKey(keys: readonly Key[], phase: number, value: number, within: number): Key[] {
+  const near = keys.find((key) => Math.min(Math.abs(key.at - phase), 1 - Math.abs(key.at - phase)) < within);
+  if (near) return keys.map((key) => (key === near ? { ...key, value } : key));
+  const before =
+    [...keys]
+      .sort((a, b) => a.at - b.at)
+      .filter((key) => key.at < phase)
+      .at(-1) ?? keys.at(-1);
+  return [...keys, { id: newId('key'), at: phase, value, ease: before?.ease ?? 'smooth' }].sort((a, b) => a.at - b.at);
+}
