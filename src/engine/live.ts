@@ -35,6 +35,8 @@ export class LivePicture {
   private changedAt = 0;
   private lastTick = 0;
   private fps = 0;
+  /** ends the rest before refining at once, because something changed */
+  private wake: (() => void) | null = null;
 
   constructor(
     private readonly renderer: Renderer,
@@ -65,6 +67,7 @@ export class LivePicture {
   private touched(): void {
     this.change++;
     this.changedAt = performance.now();
+    this.wake?.();
     if (!this.running) void this.run();
   }
 
@@ -169,7 +172,8 @@ export class LivePicture {
   private async refine(): Promise<boolean> {
     const { change } = this;
     const rest = SETTLE_MS - (performance.now() - this.changedAt);
-    if (rest > 0) await wait(rest);
+    if (rest > 0) await Promise.race([wait(rest), new Promise<void>((resolve) => (this.wake = resolve))]);
+    this.wake = null;
     const piece = this.shown();
     for (const stage of STAGES) {
       if (!piece || this.change !== change) return false;

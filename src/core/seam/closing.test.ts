@@ -1,0 +1,144 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { layerElements } from '../layers/batch';
+import { PieceSchema, type Piece } from '../piece/schema';
+import { cameraPose } from '../flight/camera';
+import { applySymmetry, sceneSymmetry } from './symmetry';
+import { stateReport } from './stateReport';
+
+// Properties over random pieces: everything the interface offers closes; what it does not offer is found.
+const unit = fc.double({ min: 0, max: 1, noNaN: true });
+const fieldLayer = fc.record({
+  id: fc.constant('field'),
+  kind: fc.constant('field'),
+  name: fc.constant('Field'),
+  seed: fc.integer({ min: 0, max: 1e6 }),
+  shape: fc.constantFrom('box', 'corridor'),
+  count: fc.integer({ min: 20, max: 250 }),
+  hollow: fc.constant(0.4),
+  drift: unit,
+  driftScale: unit.map((u) => 0.5 + 4 * u),
+  driftCycles: fc.integer({ min: 1, max: 6 }),
+  placeBy: fc.constantFrom('random', 'position', 'noise'),
+  placeScale: unit.map((u) => 0.5 + 4 * u),
+  placeCycles: fc.integer({ min: 1, max: 6 }),
+});
+const tunnelLayer = (helix: boolean) =>
+  fc
+    .record({
+      sides: fc.integer({ min: 3, max: 9 }),
+      twistSteps: fc.integer({ min: -6, max: 6 }),
+      spinSteps: fc.integer({ min: -4, max: 4 }),
+      rings: fc.integer({ min: 2, max: 24 }),
+      wobble: unit,
+      accent: unit,
+      nested: unit,
+      disorder: unit,
+      turns: fc.integer({ min: -2, max: 2 }),
+      seed: fc.integer({ min: 0, max: 1e6 }),
+    })
+    .map(({ sides, twistSteps, spinSteps, turns, nested, wobble, disorder, ...rest }) => ({
+      id: 'tunnel',
+      kind: 'tunnel',
+      name: 'Tunnel',
+      sides,
+      twist: twistSteps / sides,
+      nested: nested * 0.9,
+      wobble: wobble * 0.5,
+      disorder: disorder * 0.3,
+      spin: { law: 'wound', start: 0.1, perLap: spinSteps / sides },
+      ...(helix ? { route: 'helix', helixTurns: turns, helixRadius: 1.2 } : {}),
+      ...rest,
+    }));
+const closing: fc.Arbitrary<Piece> = fc
+  .record({
+    field: fieldLayer,
+    tunnel: fc.boolean().chain(tunnelLayer),
+    tiles: fc.integer({ min: -2, max: 3 }),
+    along: fc.boolean(),
+    rolls: fc.integer({ min: -2, max: 2 }),
+    tile: unit.map((u) => 3 + 12 * u),
+    shake: fc.constantFrom('none', 'standing', 'walking'),
+    cycles: fc.integer({ min: 1, max: 5 }),
+  })
+  .map(({ field, tunnel, tiles, along, rolls, tile, shake, cycles }) =>
+    PieceSchema.parse({
+      id: 'p',
+      name: 'P',
+      lap: { frames: 120, rate: { num: 25, den: 1 } },
+      tile,
+      layers: [field, tunnel],
+      flight: {
+        route: along ? 'along' : 'straight',
+        follow: 'tunnel',
+        tilesPerLap: tiles,
+        shake,
+        roll: { law: 'wound', start: 0, perLap: rolls },
+        focusM: { law: 'swing', middle: 4, reach: 2, cycles, wave: 'noise', shift: 0.2 },
+      },
+      look: { exposure: { law: 'swing', middle: 0, reach: 0.5, cycles, wave: 'sine', shift: 0 } },
+    }),
+  );
+
+describe('random pieces', () => {
+  it('whatever the interface offers closes', () => {
+    fc.assert(
+      fc.property(closing, (piece) => {
+        const { findings } = stateReport(piece);
+        expect(findings.filter(({ ok }) => !ok).map((f) => `${f.subject}: ${f.says}`)).toEqual([]);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('the camera one lap on is the camera carried by the scene’s symmetry', () => {
+    fc.assert(
+      fc.property(closing, unit, (piece, phase) => {
+        const g = sceneSymmetry(piece);
+        const here = applySymmetry(g, cameraPose(piece, phase).position);
+        const next = cameraPose(piece, phase + 1).position;
+        const gap = Math.hypot(...here.map((v, i) => v - next[i]));
+        expect(gap).toBeLessThan(1e-6);
+      }),
+      { numRuns: 80 },
+    );
+  });
+
+  it('elements do not depend on the lap they are seen in: phases a whole lap apart are equal to float32', () => {
+    fc.assert(
+      fc.property(closing, fc.integer({ min: 0, max: 63 }), (piece, at) => {
+        for (const layer of piece.layers) {
+          if (layer.kind === 'tunnel') continue;
+          const a = layerElements(piece, layer.id, at / 64);
+          const b = layerElements(piece, layer.id, at / 64 + 3);
+          const gap = a.position.reduce((most, v, i) => Math.max(most, Math.abs(v - b.position[i])), 0);
+          expect(gap).toBeLessThan(1e-4);
+        }
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('a value that does not close is found, whichever it is', () => {
+    const faults: [string, (piece: Piece) => void][] = [
+      ['travel', (p) => (p.flight.tilesPerLap = 1.37)],
+      ['roll', (p) => (p.flight.roll = { law: 'wound', start: 0, perLap: 0.31 })],
+      [
+        'focus',
+        (p) => (p.flight.focusM = { law: 'swing', middle: 4, reach: 1, cycles: 1.5, wave: 'sine', shift: 0.1 }),
+      ],
+      ['exposure', (p) => (p.look.exposure = { law: 'wound', start: 0, perLap: 0.4 })],
+      ['drift', (p) => Object.assign(p.layers[0], { drift: 0.3, driftCycles: 2.4 })],
+      ['twist', (p) => Object.assign(p.layers[1], { sides: 5, twist: 0.13 })],
+      ['spin', (p) => Object.assign(p.layers[1], { sides: 5, spin: { law: 'wound', start: 0, perLap: 0.27 } })],
+    ];
+    fc.assert(
+      fc.property(closing, fc.constantFrom(...faults), (piece, [, plant]) => {
+        const faulty = structuredClone(piece);
+        plant(faulty);
+        expect(stateReport(faulty).ok).toBe(false);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
