@@ -29,10 +29,20 @@ interface Sheets {
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || target.matches('input:not([type=checkbox]), textarea, select'));
-/** Controls that use Space, Enter and arrows themselves. */
-const operating = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  target.closest('button, [role=slider], [role=listbox], [role=menu], [role=dialog], [role=switch], a') !== null;
+/**
+ * Whether the focus is in a control that uses Space and arrows itself. A button that was merely clicked does not count:
+ * after adding a layer with the mouse, Space plays.
+ */
+function operating(target: EventTarget | null): boolean {
+  if (!(target instanceof Element)) return false;
+  if (target.closest('[role=menu], [role=listbox], [role=dialog], [role=slider], [role=switch]')) return true;
+  const control = target.closest('button, a');
+  // the accessible components know better than the browser whether the keyboard brought the focus
+  return (
+    control !== null &&
+    (control.hasAttribute('data-rac') ? control.hasAttribute('data-focus-visible') : control.matches(':focus-visible'))
+  );
+}
 
 /** Starts listening. @returns stops */
 export function listenToKeys(sheets: Sheets): () => void {
@@ -49,10 +59,12 @@ export function listenToKeys(sheets: Sheets): () => void {
     const act = actionOf(event, sheets);
     if (!act) return;
     event.preventDefault();
+    event.stopPropagation();
     act();
   };
-  addEventListener('keydown', press);
-  return () => removeEventListener('keydown', press);
+  // before the focused button hears of it
+  addEventListener('keydown', press, { capture: true });
+  return () => removeEventListener('keydown', press, { capture: true });
 }
 
 function actionOf(event: KeyboardEvent, sheets: Sheets): (() => void) | null {

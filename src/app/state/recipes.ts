@@ -19,8 +19,10 @@ export const blankPiece = (): Piece =>
     name: 'Untitled lap',
     lap: { frames: 250, rate: { num: 25, den: 1 } },
     layers: [],
-    flight: {},
+    flight: { focusM: 3, fNumber: 1.8 },
     look: {
+      fogStart: 1,
+      reach: 28,
       glow: [
         { id: 'near', radius: 0.005, threshold: 0.8, gain: 0.4, tint: '#ffffff' },
         { id: 'wide', radius: 0.06, threshold: 0.15, gain: 0.3, tint: '#ffffff' },

@@ -48,7 +48,7 @@ export const LookSchema = z.looseObject({
     group: back,
     hint: 'Colour behind everything, towards the corners.',
   }),
-  fogDistance: animated(18, {
+  fogDistance: animated(8, {
     label: 'Clear for',
     unit: 'm',
     min: 0.1,

@@ -85,7 +85,7 @@ const FieldSchema = z.looseObject({
     hint: 'Metres above the route.',
   }),
   follow: layerRef({ label: 'Follows', group: shape, hint: 'Wraps the volume around the route of a tunnel.' }),
-  count: integer(12000, {
+  count: integer(6000, {
     label: 'Count',
     min: 1,
     max: 2_000_000,
@@ -93,7 +93,7 @@ const FieldSchema = z.looseObject({
     group: motes,
     hint: 'Particles in one tile of the finished piece.',
   }),
-  size: number(0.006, {
+  size: number(0.004, {
     label: 'Size',
     unit: 'mm',
     min: 0.00005,
@@ -104,7 +104,7 @@ const FieldSchema = z.looseObject({
     group: motes,
     hint: 'Radius of the most common particle in millimetres.',
   }),
-  variation: number(0.5, {
+  variation: number(0.8, {
     label: 'Size variation',
     min: 0,
     max: 1,
@@ -118,7 +118,7 @@ const FieldSchema = z.looseObject({
     group: motes,
     hint: '0: a disc with a clear edge. 1: fades from its centre.',
   }),
-  light: animated(4, {
+  light: animated(2.4, {
     label: 'Light',
     unit: '×',
     min: 0,
@@ -127,7 +127,7 @@ const FieldSchema = z.looseObject({
     group: motes,
     hint: 'Brightness; 1 shows the gradient as it is on a particle that fills a pixel.',
   }),
-  glint: number(0.5, {
+  glint: number(0.9, {
     label: 'Glint',
     min: 0,
     max: 1,

@@ -105,7 +105,7 @@ const TunnelSchema = z.looseObject({
       hint: 'Rings: lines of light. Wire net: rings and lines along. Ribs: solid bands with gaps. Skin: a closed wall.',
     },
   ),
-  rings: integer(40, {
+  rings: integer(24, {
     label: 'Rings',
     unit: 'per tile',
     min: 1,
@@ -126,7 +126,7 @@ const TunnelSchema = z.looseObject({
     when: { field: 'build', is: ['rings', 'wire'] },
     hint: 'Thickness of a line in millimetres.',
   }),
-  light: animated(3, {
+  light: animated(1.3, {
     label: 'Light',
     unit: '×',
     min: 0,
@@ -173,7 +173,7 @@ const TunnelSchema = z.looseObject({
     when: { field: 'placeBy', is: ['noise'] },
     hint: 'Most whole cycles the colours make in a lap.',
   }),
-  accent: number(0.5, {
+  accent: number(0.7, {
     label: 'Accent',
     min: 0,
     max: 1,
