@@ -153,6 +153,31 @@ test('a reload returns to the same piece, step, frame and change', async ({ page
   await expect(page.getByRole('button', { name: 'Open Bloom, second try' })).toBeVisible();
 });
 
+test('a piece open in two tabs: the second is told, and may take over what the first saved', async ({
+  page,
+  context,
+}) => {
+  await openRecipe(page);
+  await pause(page);
+  const name = (tab: Page) => tab.getByRole('textbox', { name: 'Name of the piece' });
+  await name(page).fill('From the first tab');
+  await name(page).press('Enter');
+  await saved(page);
+  const second = await context.newPage();
+  await second.goto(page.url());
+  await expect(second.getByRole('alert')).toContainText('open in another tab');
+  await expect(second.getByText('Not saved here')).toBeVisible();
+  await name(page).fill('Changed in the first tab');
+  await name(page).press('Enter');
+  await page.waitForTimeout(800);
+  await saved(page);
+  await second.getByRole('button', { name: 'Work here instead' }).click();
+  await expect(second.getByRole('alert')).toHaveCount(0);
+  await expect(name(second)).toHaveValue('Changed in the first tab');
+  await expect(page.getByRole('alert')).toContainText('Another tab has taken this piece over');
+  await second.close();
+});
+
 test('what must close snaps to legal steps, and the pictures of the lap are judged', async ({ page }) => {
   test.setTimeout(150_000);
   await openRecipe(page);

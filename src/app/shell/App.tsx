@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { I18nProvider } from 'react-aria-components';
 import { bench, useBench } from '../state/bench';
+import { claimPiece, releasePiece } from '../state/claim';
 import { autosave, openStored } from '../state/session';
 import { Bench } from './Bench';
 import { FileDrop } from './FileDrop';
@@ -19,6 +20,7 @@ export function App() {
       const turn = ++current;
       const id = pieceIdOf(location.hash);
       if (id === null) {
+        releasePiece();
         bench.close();
         setPlace({ at: 'loops' });
         return;
@@ -31,6 +33,7 @@ export function App() {
         showLoops();
         return;
       }
+      claimPiece(id);
       bench.patch({ step: opened.step });
       setPlace({ at: 'bench', id, phase: opened.phase });
     };

@@ -2,12 +2,14 @@ import { X } from 'lucide-react';
 import { Button } from '../parts/Button';
 import { savePiece } from '../../store/database';
 import { bench, useBench } from '../state/bench';
+import { takeOver } from '../state/claim';
 import styles from './Notice.module.css';
 
-/** A message that stays until it is dismissed, and the way back after removing a piece. */
+/** Messages that stay until they are answered: trouble, a piece removed, a piece open in two tabs. */
 export function Notice() {
   const notice = useBench((state) => state.notice);
   const removed = useBench((state) => state.removed);
+  const claim = useBench((state) => state.claim);
   if (removed)
     return (
       <div className={`${styles.notice} ${styles.plain}`} role="status">
@@ -23,6 +25,18 @@ export function Notice() {
         <Button kind="bare" label="Dismiss" onPress={() => bench.patch({ removed: null })}>
           <X size={16} />
         </Button>
+      </div>
+    );
+  if (notice === null && claim !== 'mine')
+    return (
+      <div className={styles.notice} role="alert">
+        <span>
+          {claim === 'elsewhere'
+            ? 'This piece is open in another tab, and only one can save it. Changes made here are not kept.'
+            : 'Another tab has taken this piece over. Changes made here are not kept.'}
+        </span>
+        <Button onPress={() => void takeOver()}>{claim === 'elsewhere' ? 'Work here instead' : 'Take it back'}</Button>
+        <span />
       </div>
     );
   if (notice === null) return null;

@@ -19,6 +19,7 @@ export function TopStrip({ onKeys }: { onKeys(): void }) {
   const piece = usePiece();
   const step = useBench((state) => state.step);
   const saved = useBench((state) => state.saved);
+  const claim = useBench((state) => state.claim);
   const canUndo = useBench((state) => (state.history?.past.length ?? 0) > 0);
   const canRedo = useBench((state) => (state.history?.future.length ?? 0) > 0);
   useEffect(() => {
@@ -77,8 +78,8 @@ export function TopStrip({ onKeys }: { onKeys(): void }) {
         <Button kind="bare" label="Redo" isDisabled={!canRedo} onPress={bench.redo}>
           <Redo2 size={17} />
         </Button>
-        <span className={saved === 'failed' ? styles.failed : styles.saved} role="status">
-          {SAVED[saved]}
+        <span className={saved === 'failed' || claim !== 'mine' ? styles.failed : styles.saved} role="status">
+          {claim === 'mine' ? SAVED[saved] : 'Not saved here'}
         </span>
         <Button kind="bare" label="Keys" onPress={onKeys}>
           <CircleQuestionMark size={17} />

@@ -22,6 +22,8 @@ export interface Bench {
   status: LiveStatus | null;
   trouble: EngineTrouble | null;
   saved: 'saved' | 'saving' | 'failed';
+  /** whether this tab may save the piece, or another one has it */
+  claim: 'mine' | 'elsewhere' | 'taken';
   /** a message that stays until dismissed */
   notice: string | null;
   /** a piece just removed from the loops, which can be brought back */
@@ -41,6 +43,7 @@ export const useBench = create<Bench>(() => ({
   status: null,
   trouble: null,
   saved: 'saved',
+  claim: 'mine',
   notice: null,
   removed: null,
 }));

@@ -22,7 +22,8 @@ export function autosave(): () => void {
   let pending: Piece | null = null;
   const save = async (): Promise<void> => {
     const piece = pending;
-    if (!piece) return;
+    // another tab has the piece: what is changed here waits, unsaved, until this one takes over
+    if (!piece || useBench.getState().claim !== 'mine') return;
     pending = null;
     try {
       await savePiece(piece);
