@@ -305,6 +305,43 @@ test('a lost graphics context is said in the picture’s place, and it comes bac
   await drawn(page);
 });
 
+test('200 000 particles play at whatever rate the machine manages, and the page never waits for them', async ({
+  page,
+}) => {
+  const json = JSON.parse(readFileSync('demo/plankton-bloom.isomorph.json', 'utf8')) as {
+    piece: { name: string; layers: { count: number; working: number }[] };
+  };
+  json.piece.name = 'Very full bloom';
+  Object.assign(json.piece.layers[0], { count: 200_000, working: 1 });
+  await page.goto('/');
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Open file' }).click();
+  const buffer = Buffer.from(JSON.stringify(json));
+  await (await chooser).setFiles({ name: 'full.isomorph.json', mimeType: 'application/json', buffer });
+  await expect(page.getByText('200 000 particles')).toBeVisible();
+  await drawn(page);
+  // a page that waited for its picture would come to its own work about once a frame
+  const { frames, turns } = await page.evaluate(async () => {
+    const bead = document.querySelector('[aria-label="Time in the lap"]');
+    let [frames, turns] = [0, 0];
+    let last = bead?.getAttribute('aria-valuenow');
+    while (frames < 4) {
+      await new Promise((resolve) => setTimeout(resolve, 10));
+      turns++;
+      const now = bead?.getAttribute('aria-valuenow');
+      if (now !== last) frames++;
+      last = now;
+    }
+    return { frames, turns };
+  });
+  expect(turns).toBeGreaterThan(1.5 * frames);
+  for (const name of ['Fly', 'Look', 'Build']) {
+    await step(page, name).click();
+    await expect(step(page, name)).toHaveAttribute('aria-current', 'step');
+  }
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
+});
+
 test('keys: step, seam, steps of the work, finding a value, the list of keys', async ({ page }) => {
   await openRecipe(page);
   await page.keyboard.press('Space');
