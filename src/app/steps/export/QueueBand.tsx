@@ -1,6 +1,7 @@
 import { Download, X } from 'lucide-react';
 import { BandHead } from '../../parts/BandHead';
 import { Button } from '../../parts/Button';
+import { Progress } from '../../parts/Progress';
 import { saveBlob } from '../../shell/files';
 import { cancelJob, forgetJob, useJobs, type Job } from './jobs';
 import styles from './Export.module.css';
@@ -38,18 +39,9 @@ function JobRow({ job }: { job: Job }) {
   const { state, progress, says, result } = job;
   const share = state === 'done' ? 1 : progress ? progress.done / progress.of : 0;
   return (
-    <li className={styles.job} data-state={state}>
+    <li className={styles.job}>
       <span className={styles.name}>{job.name}</span>
-      <div
-        className={styles.progress}
-        role="progressbar"
-        aria-label={`Progress of ${job.name}`}
-        aria-valuenow={Math.round(share * 100)}
-        aria-valuemin={0}
-        aria-valuemax={100}
-      >
-        <i style={{ width: `${share * 100}%` }} />
-      </div>
+      <Progress label={`Progress of ${job.name}`} share={share} muted={state === 'cancelled' || state === 'failed'} />
       <span className={state === 'failed' || (state === 'done' && !job.verified) ? styles.trouble : styles.says}>
         {words(job)}
       </span>

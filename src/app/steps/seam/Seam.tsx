@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import type { Finding } from '../../../core/seam/stateReport';
 import { Button } from '../../parts/Button';
 import { CardsHead } from '../../parts/CardsHead';
+import { Progress } from '../../parts/Progress';
 import { bench, useBench, usePiece } from '../../state/bench';
 import { checkPictures, checkState, stopPictures, useSeam } from './check';
 import styles from './Seam.module.css';
@@ -41,18 +42,7 @@ export function SeamCards() {
           <Button onPress={stopPictures}>Cancel</Button>
         )}
       </CardsHead>
-      {progress === null ? null : (
-        <div
-          className={styles.progress}
-          role="progressbar"
-          aria-label="Comparing frames"
-          aria-valuenow={Math.round(progress * 100)}
-          aria-valuemin={0}
-          aria-valuemax={100}
-        >
-          <i style={{ width: `${progress * 100}%` }} />
-        </div>
-      )}
+      {progress === null ? null : <Progress label="Comparing frames" share={progress} />}
       {open.map((finding) => (
         <FindingCard key={finding.id} finding={finding} />
       ))}
