@@ -3,7 +3,7 @@
 //   build.mjs            write what changed          build.mjs --check   exit 1 when a generated file is stale
 //   build.mjs --watch    write on every change
 // A kernel is annotated in comments: `@include PATH`, `@export FUNCTION`, `@loop NAME FUNCTION [VARYING…]` (a loop over
-// typed arrays; the first varying of scalar type uint is the running index), `@call FUNCTION` (kept as a call, so that no
+// typed arrays of the varying and all inout parameters; `id` is the running index), `@call FUNCTION` (kept as a call, so that no
 // function grows past what V8 optimises).
 import { existsSync, readFileSync, readdirSync, watch, writeFileSync } from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
@@ -45,7 +45,6 @@ function generate(path) {
   const exports = annotations(text, 'export').map(([name]) => name);
   if (exports.length === 0) return null;
   const lines = assemble(path);
-  const source = lines.map(({ code }) => code).join('\n') + '\n';
   const calls = new Set(annotations(text, 'call').map(([name]) => name));
   const loops = annotations(text, 'loop').map(([name, fn, ...varying]) => ({ name, fn, varying }));
   const { code, signatures } = translateLines(lines, {
@@ -55,12 +54,60 @@ function generate(path) {
     inline: (fn) => !calls.has(fn.name),
     scratchArgs: true,
   });
-  const literal = source.replace(/\\/g, '\\\\').replace(/`/g, '\\`').replace(/\$\{/g, '\\${');
   return (
-    code +
+    code.replace('\n', `\n${imports(path)}`) +
     `\n/** Parameters of each exported kernel, in order: name, GLSL type, direction. */\nexport const signatures = ${JSON.stringify(signatures)} as const;\n` +
-    `\n/** The kernel's GLSL with everything it includes, to be put in front of a shader's own code. */\nexport const source = \`${literal}\`;\n`
+    `\n/** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */\nexport const sources: Record<string, string> = {\n${ownSources(path).join('')}};\n`
   );
+}
+
+const generatedFor = (path) => annotations(readFileSync(path, 'utf8'), 'export').length > 0;
+
+/** Included files that have a generated file of their own; those without are written out where they are needed. */
+function includedKernels(path, seen = new Set()) {
+  return annotations(readFileSync(path, 'utf8'), 'include').flatMap(([target]) => {
+    const file = resolve(dirname(path), target);
+    if (seen.has(file)) return [];
+    seen.add(file);
+    return generatedFor(file) ? [file] : includedKernels(file, seen);
+  });
+}
+
+const specifier = (from, to) => {
+  const name = relative(dirname(from), to).replace(/\.glsl$/, '.gen');
+  return name.startsWith('.') ? name : `./${name}`;
+};
+
+const imports = (path) =>
+  includedKernels(path)
+    .map((file, i) => `import { sources as from${i} } from '${specifier(path, file)}';\n`)
+    .join('');
+
+/** Lines of the table of sources: other kernels' tables, then files without one, then the kernel itself. */
+function ownSources(path) {
+  const kernels = includedKernels(path);
+  const plain = [];
+  const visit = (file) => {
+    for (const [target] of annotations(readFileSync(file, 'utf8'), 'include')) {
+      const included = resolve(dirname(file), target);
+      if (generatedFor(included)) continue;
+      visit(included);
+      if (!plain.includes(included)) plain.push(included);
+    }
+  };
+  visit(path);
+  const literal = (file) =>
+    readFileSync(file, 'utf8')
+      .split('\n')
+      .filter((line) => !line.startsWith('//'))
+      .join('\n')
+      .replace(/\\/g, '\\\\')
+      .replace(/`/g, '\\`')
+      .replace(/\$\{/g, '\\${');
+  return [
+    ...kernels.map((_, i) => `  ...from${i},\n`),
+    ...[...plain, path].map((file) => `  '${relative(coreDir, file)}': \`${literal(file)}\`,\n`),
+  ];
 }
 
 function kernelFiles() {

@@ -857,8 +857,9 @@ export function translate(
     // one loop over typed arrays, entry inlined
     const f = fns.get(fn)?.[0];
     if (!f) throw new Error(`no function ${fn}`);
-    const index = varying.find((v) => f.params.some((p) => p.name === v && p.t === T.uint));
+    const index = varying.find((v) => v === 'id');
     const pre = [],
+      arrays = new Map(),
       c = newFn(),
       A = (t) => (types ? ': ' + ARR[t.b] : ''),
       sig = ['first' + N, 'end' + N];
@@ -867,10 +868,12 @@ export function translate(
     c.names.add('k');
     const args = f.params.map((p) => {
       if (p.name === index) return { t: p.t, c: ['k'] };
-      if (p.q !== 'in') return { t: p.t, c: p.t.m ? [] : [] };
-      if (varying.includes(p.name)) {
+      if (p.q === 'out') return { t: p.t, c: [] };
+      // an inout is always an array: read before the body, written back after it
+      if (p.q === 'inout' || varying.includes(p.name)) {
         const a = uniq(c, p.name + 'A');
         sig.push(a + A(p.t));
+        arrays.set(p.name, a);
         return { t: p.t, c: Array.from({ length: p.t.n }, (_, i) => tmp(c, rd(a, p.t, i))) };
       }
       return {
@@ -891,13 +894,13 @@ export function translate(
     }
     const [res, outs] = inlineCall(c, f, args),
       wr = [];
-    const put = (nm, t, cs) => {
-      const a = uniq(c, nm);
-      sig.push(a + A(t));
+    const put = (nm, t, cs, given) => {
+      const a = given ?? uniq(c, nm);
+      if (!given) sig.push(a + A(t));
       cs.forEach((s, i) => wr.push(`${a}[k${t.n > 1 ? ` * ${t.n}${i ? ' + ' + i : ''}` : ''}] = ${s};`));
     };
     if (f.ret.n) put('out_', f.ret, res);
-    f.params.forEach((p, i) => p.q !== 'in' && put(p.name + '_o', p.t, outs[i]));
+    f.params.forEach((p, i) => p.q !== 'in' && put(p.name + '_o', p.t, outs[i], arrays.get(p.name)));
     chunks.push(
       `export function ${name}(${sig.join(', ')})${types ? ': void' : ''} {\n  ${pre.join(' ')}\n  for (let k = first; k < end; k++) {\n${indent([...c.out, ...wr])}\n  }\n}`,
     );

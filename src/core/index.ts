@@ -1,6 +1,7 @@
 // The public names of the core. Other rooms and the tests import from here or from the file that owns a name.
 export { PieceSchema, DOCUMENT_VERSION, type Piece } from './piece/schema';
-export { parsePiece, migratePiece, toDocument, type ParsedPiece, type Problem } from './piece/document';
+export { migratePiece } from './piece/migrate';
+export { parsePiece, toDocument, type ParsedPiece, type Problem } from './piece/document';
 export { evaluateAnimated, type Animated } from './time/animated';
 export { cameraPose, type CameraPose } from './flight/camera';
 export { layerBatch, type Batch } from './layers/batch';

@@ -9,6 +9,8 @@ export interface Shot {
   open: THREE.Matrix4;
   mid: THREE.Matrix4;
   close: THREE.Matrix4;
+  /** the frame's own phase; not wrapped */
+  phase: number;
   /** phases at which the shutter opens and closes; not wrapped */
   openPhase: number;
   closePhase: number;
@@ -35,6 +37,7 @@ export function shotAt(piece: Piece, phase: number, width: number): Shot {
     mid,
     open: openFor > 0 ? viewMatrix(piece, openPhase) : mid,
     close: openFor > 0 ? viewMatrix(piece, closePhase) : mid,
+    phase,
     openPhase,
     closePhase,
     pixelFocal: (width * pose.focalMm) / pose.sensorMm,

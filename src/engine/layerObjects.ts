@@ -1,12 +1,19 @@
 import * as THREE from 'three';
-import { layerContext } from '../core/layers/batch';
-import type { Part } from '../core/layers/definition';
+import { joinSources } from '../core/kernel/kernel';
+import { sources as apertureSources } from '../core/lens/aperture.gen';
+import type { Drawing, Frames, Part } from '../core/layers/definition';
+import { layerContext } from '../core/layers/context';
+import { layerEchoes, pipelineOf, shownPhase, type Pipeline } from '../core/layers/pipeline';
 import { definitionOf, type Layer } from '../core/layers/registry';
 import { gradientTable } from '../core/look/colour';
-import { source as apertureSource } from '../core/lens/aperture.gen';
 import type { Piece } from '../core/piece/schema';
+import { sources as hashSources } from '../core/random/hash.gen';
 import { ADDITIVE, bareGeometry, rawMaterial, type Quad } from './gl/quad';
-import { ElementPass } from './passes/elements/elements';
+import bodiesFragment from './passes/bodies/bodies.frag.glsl?raw';
+import bodiesVertex from './passes/bodies/bodies.vert.glsl?raw';
+import shadeSource from './passes/bodies/shade.glsl?raw';
+import { vertexProgram } from './passes/elements/compose';
+import { ElementPass, feed, uniformsOf } from './passes/elements/elements';
 import segmentsFragment from './passes/segments/segments.frag.glsl?raw';
 import segmentsVertex from './passes/segments/segments.vert.glsl?raw';
 import smallFragment from './passes/sprites/small.frag.glsl?raw';
@@ -19,20 +26,93 @@ import viewSource from './passes/view.glsl?raw';
 /** Radius in pixels under which particles are drawn by the cheap program: see sprites.vert.glsl. */
 export const SMALL_PX = 4;
 
+type Uniforms = Record<string, THREE.IUniform>;
+
 /** Something drawn once per visible tile. */
 export interface DrawnObject {
-  as: 'sprites' | 'segments' | 'surface';
+  as: Drawing['as'];
   object: THREE.Mesh | THREE.Points;
   /** the same particles where they are under four pixels: see sprites.vert.glsl */
   small?: THREE.Points;
-  uniforms: Record<string, THREE.IUniform>;
+  uniforms: Uniforms;
   /** stretches that are drawn or left out together */
   parts: readonly Part[];
+  /** the frames in which it is there at all; null for always */
+  shown: Frames | null;
+}
+
+/** One moment a layer is shown at, as textures. */
+interface Moment {
+  open: THREE.Texture[];
+  close: THREE.Texture[];
+  light: number;
+  fade: number;
+  openPhase: number;
+  closePhase: number;
 }
 
 const WHOLE: readonly Part[] = [{ from: 0, to: 1, first: 0, count: Infinity }];
 
 const sharedNames = ['uOpenPlace', 'uClosePlace', 'uOpenLook', 'uTileOffset', 'uLight'] as const;
+const bodyNames = ['uOpenTurn', 'uCloseTurn', 'uOpenMark', 'uMaterial', 'uFade', 'uLap'] as const;
+
+export const isSolid = (as: Drawing['as']): boolean => as === 'surface' || as === 'bodies';
+
+const attribute = (array: Float32Array, width: number): THREE.BufferAttribute =>
+  new THREE.BufferAttribute(array, width);
+
+function spritesObject(drawing: Extract<Drawing, { as: 'sprites' }>, uniforms: Uniforms) {
+  uniforms.uSoftness = { value: 0 };
+  uniforms.uSprite = { value: 0 };
+  const aperture = joinSources(apertureSources);
+  const vertex = `#define SMALL_PX ${SMALL_PX.toFixed(1)}\n${aperture}${viewSource}${spritesVertex}`;
+  const geometry = bareGeometry(0, drawing.order);
+  const large = rawMaterial(vertex, aperture + spritesFragment, uniforms, ADDITIVE);
+  const small = rawMaterial(`#define SMALL\n${vertex}`, smallFragment, uniforms, ADDITIVE);
+  return { parts: drawing.parts, object: new THREE.Points(geometry, large), small: new THREE.Points(geometry, small) };
+}
+
+function segmentsObject(drawing: Extract<Drawing, { as: 'segments' }>, uniforms: Uniforms) {
+  uniforms.uWidth = { value: 0 };
+  const geometry = new THREE.InstancedBufferGeometry();
+  geometry.setIndex([0, 1, 2, 2, 1, 3]);
+  const pairs = new THREE.InstancedBufferAttribute(drawing.pairs, 2);
+  pairs.gpuType = THREE.IntType;
+  geometry.setAttribute('aPair', pairs);
+  geometry.instanceCount = drawing.pairs.length / 2;
+  const options = { ...ADDITIVE, side: THREE.DoubleSide };
+  const material = rawMaterial(viewSource + segmentsVertex, segmentsFragment, uniforms, options);
+  return { parts: WHOLE, object: new THREE.Mesh(geometry, material) };
+}
+
+const SOLID: Partial<THREE.ShaderMaterialParameters> = { depthTest: true, depthWrite: true };
+
+function surfaceObject(drawing: Extract<Drawing, { as: 'surface' }>, uniforms: Uniforms) {
+  const options = { ...SOLID, side: THREE.DoubleSide };
+  const material = rawMaterial(viewSource + surfaceVertex, viewSource + surfaceFragment, uniforms, options);
+  return { parts: WHOLE, object: new THREE.Mesh(bareGeometry(0, drawing.triangles), material) };
+}
+
+function bodiesObject(drawing: Extract<Drawing, { as: 'bodies' }>, uniforms: Uniforms, pipeline: Pipeline) {
+  Object.assign(uniforms, uniformsOf([...pipeline.piece, ...pipeline.space]));
+  for (const name of bodyNames) uniforms[name] ??= { value: null };
+  uniforms.uFirst = { value: drawing.first };
+  (uniforms.uMaterial as THREE.IUniform<unknown>).value = new THREE.Vector4();
+  const { mesh } = drawing;
+  const geometry = new THREE.InstancedBufferGeometry();
+  geometry.setIndex(new THREE.BufferAttribute(mesh.index, 1));
+  geometry.setAttribute('aPosition', attribute(mesh.position, 3));
+  geometry.setAttribute('aNormal', attribute(mesh.normal, 3));
+  geometry.setAttribute('aPiece', attribute(mesh.piece ?? new Float32Array((mesh.position.length / 3) * 4), 4));
+  geometry.instanceCount = drawing.count;
+  const vertex = vertexProgram(pipeline) + viewSource + bodiesVertex;
+  const fragment = joinSources(hashSources) + viewSource + shadeSource + bodiesFragment;
+  const side = mesh.open ? THREE.DoubleSide : THREE.FrontSide;
+  return {
+    parts: WHOLE,
+    object: new THREE.Mesh(geometry, rawMaterial(vertex, fragment, uniforms, { ...SOLID, side })),
+  };
+}
 
 /** What the GPU holds for one layer. Rebuilt only when what its rest elements depend on changes. */
 export class LayerObjects {
@@ -40,74 +120,76 @@ export class LayerObjects {
   readonly drawn: DrawnObject[];
   private readonly gradient: THREE.DataTexture;
   private gradientKey = '';
+  private moments: Moment[] = [];
+  private pipeline: Pipeline;
+
+  /** how often rest elements were made anew, for the benches */
+  static builds = 0;
 
   private constructor(
     readonly structure: string,
+    piece: Piece,
     layer: Layer,
     share: number,
-    view: Record<string, THREE.IUniform>,
+    view: Uniforms,
+    pipeline: Pipeline,
   ) {
+    LayerObjects.builds++;
+    this.pipeline = pipeline;
     const definition = definitionOf(layer.kind);
     this.gradient = new THREE.DataTexture(new Float32Array(256 * 4), 256, 1, THREE.RGBAFormat, THREE.FloatType);
     this.gradient.magFilter = this.gradient.minFilter = THREE.LinearFilter;
-    this.elements = new ElementPass(definition.kernel, definition.elementCount(layer, share), this.gradient);
-    const own = Object.fromEntries(sharedNames.map((name) => [name, { value: null as unknown }]));
+    this.elements = new ElementPass(
+      pipeline,
+      definition.elementCount(layer, share),
+      this.gradient,
+      definition.bodies === true,
+      definition.rest?.(layer, layerContext(piece)) ?? null,
+    );
+    const own = Object.fromEntries(
+      [...sharedNames, ...(definition.bodies ? bodyNames : [])].map((name) => [name, { value: null as unknown }]),
+    );
     this.drawn = definition.drawings(layer, share).map((drawing): DrawnObject => {
-      const uniforms: Record<string, THREE.IUniform> = { ...view, ...own };
-      if (drawing.as === 'sprites') {
-        uniforms.uSoftness = { value: 0 };
-        const vertex = `#define SMALL_PX ${SMALL_PX.toFixed(1)}\n` + apertureSource + viewSource + spritesVertex;
-        const geometry = bareGeometry(0, drawing.order);
-        const large = rawMaterial(vertex, apertureSource + spritesFragment, uniforms, ADDITIVE);
-        const small = rawMaterial(`#define SMALL\n${vertex}`, smallFragment, uniforms, ADDITIVE);
-        return {
-          as: 'sprites',
-          uniforms,
-          parts: drawing.parts,
-          object: new THREE.Points(geometry, large),
-          small: new THREE.Points(geometry, small),
-        };
-      }
-      if (drawing.as === 'segments') {
-        uniforms.uWidth = { value: 0 };
-        const geometry = new THREE.InstancedBufferGeometry();
-        geometry.setIndex([0, 1, 2, 2, 1, 3]);
-        const pairs = new THREE.InstancedBufferAttribute(drawing.pairs, 2);
-        pairs.gpuType = THREE.IntType;
-        geometry.setAttribute('aPair', pairs);
-        geometry.instanceCount = drawing.pairs.length / 2;
-        const material = rawMaterial(viewSource + segmentsVertex, segmentsFragment, uniforms, {
-          ...ADDITIVE,
-          side: THREE.DoubleSide,
-        });
-        return { as: 'segments', uniforms, parts: WHOLE, object: new THREE.Mesh(geometry, material) };
-      }
-      const material = rawMaterial(viewSource + surfaceVertex, viewSource + surfaceFragment, uniforms, {
-        depthTest: true,
-        depthWrite: true,
-        side: THREE.DoubleSide,
-      });
-      return {
-        as: 'surface',
-        uniforms,
-        parts: WHOLE,
-        object: new THREE.Mesh(bareGeometry(0, drawing.triangles), material),
-      };
+      const uniforms: Uniforms = { ...view, ...own };
+      const made =
+        drawing.as === 'sprites'
+          ? spritesObject(drawing, uniforms)
+          : drawing.as === 'segments'
+            ? segmentsObject(drawing, uniforms)
+            : drawing.as === 'surface'
+              ? surfaceObject(drawing, uniforms)
+              : bodiesObject(drawing, uniforms, pipeline);
+      return { as: drawing.as, uniforms, shown: drawing.as === 'bodies' ? drawing.shown : null, ...made };
     });
   }
 
   /** The objects of a layer: those given, when they still fit, or new ones. */
   static fitting(
     previous: LayerObjects | undefined,
+    piece: Piece,
     layer: Layer,
     share: number,
-    view: Record<string, THREE.IUniform>,
+    view: Uniforms,
   ): LayerObjects {
     const definition = definitionOf(layer.kind);
-    const structure = JSON.stringify([layer.kind, definition.elementCount(layer, share), definition.structure(layer)]);
-    if (previous?.structure === structure) return previous;
-    previous?.dispose();
-    return new LayerObjects(structure, layer, share, view);
+    const pipeline = pipelineOf(piece, layer, share);
+    const structure = JSON.stringify([
+      layer.kind,
+      definition.elementCount(layer, share),
+      definition.structure(layer),
+      definition.rest && piece.tile,
+      pipeline.structure,
+    ]);
+    if (previous?.structure !== structure) {
+      previous?.dispose();
+      return new LayerObjects(structure, piece, layer, share, view, pipeline);
+    }
+    previous.pipeline = pipeline;
+    return previous;
+  }
+
+  get solid(): boolean {
+    return this.drawn.some(({ as }) => isSolid(as));
   }
 
   /** Moves the elements to where they are when the shutter opens and closes. Uploads uniforms only. */
@@ -116,31 +198,62 @@ export class LayerObjects {
     quad: Quad,
     piece: Piece,
     layer: Layer,
-    share: number,
-    phases: [number, number, number],
+    [openPhase, phase, closePhase]: [number, number, number],
   ): void {
     const definition = definitionOf(layer.kind);
-    const context = layerContext(piece);
-    const [openPhase, phase, closePhase] = phases;
+    const { frames } = piece.lap;
     const gradientKey = JSON.stringify(definition.gradient(layer));
     if (gradientKey !== this.gradientKey) {
       this.gradientKey = gradientKey;
       (this.gradient.image.data as Float32Array).set(gradientTable(definition.gradient(layer)));
       this.gradient.needsUpdate = true;
     }
-    const open = this.elements.run(renderer, quad, 0, definition.values(layer, context, openPhase, share));
-    const close =
-      closePhase === openPhase
-        ? open
-        : this.elements.run(renderer, quad, 1, definition.values(layer, context, closePhase, share));
+    const additive = definition.bodies !== true;
+    this.moments = layerEchoes(layer, phase, frames).map(({ behind, light }, echo): Moment => {
+      const held = (at: number): number => shownPhase(layer, at - behind, phase - behind, frames);
+      const [first, last] = [held(openPhase), held(closePhase)];
+      const open = this.elements.run(renderer, quad, echo * 2, this.pipeline, first);
+      const close = last === first ? open : this.elements.run(renderer, quad, echo * 2 + 1, this.pipeline, last);
+      return {
+        open: open.textures,
+        close: close.textures,
+        light: definition.light(layer, held(phase)) * (additive ? light : 1),
+        fade: light,
+        openPhase: first,
+        closePhase: last,
+      };
+    });
     const look = definition.look(layer);
+    const { metal, rough, glow, film } = look.matter;
     for (const { uniforms } of this.drawn) {
-      uniforms.uOpenPlace.value = open.textures[0];
-      uniforms.uOpenLook.value = open.textures[1];
-      uniforms.uClosePlace.value = close.textures[0];
-      uniforms.uLight.value = definition.light(layer, phase);
       if (uniforms.uSoftness) uniforms.uSoftness.value = look.softness;
+      if (uniforms.uSprite) uniforms.uSprite.value = look.sprite;
       if (uniforms.uWidth) uniforms.uWidth.value = look.lineWidth;
+      if (uniforms.uMaterial) (uniforms.uMaterial.value as THREE.Vector4).set(metal, rough, glow, film);
+    }
+  }
+
+  /** How many moments the layer is shown at. */
+  get momentCount(): number {
+    return this.moments.length;
+  }
+
+  /** Makes its objects show one of the layer's moments, at a time 0..1 of the open shutter. */
+  show(index: number, time: number): void {
+    const moment = this.moments[index];
+    const phase = moment.openPhase + (moment.closePhase - moment.openPhase) * time;
+    for (const { uniforms, as } of this.drawn) {
+      uniforms.uOpenPlace.value = moment.open[0];
+      uniforms.uOpenLook.value = moment.open[1];
+      uniforms.uClosePlace.value = moment.close[0];
+      uniforms.uLight.value = moment.light;
+      if (as !== 'bodies') continue;
+      uniforms.uOpenTurn.value = moment.open[2];
+      uniforms.uCloseTurn.value = moment.close[2];
+      uniforms.uOpenMark.value = moment.open[3];
+      uniforms.uFade.value = moment.fade;
+      uniforms.uLap.value = phase;
+      feed(uniforms, [...this.pipeline.piece, ...this.pipeline.space], phase);
     }
   }
 

@@ -1,4 +1,5 @@
 import * as THREE from 'three';
+import { layerExtent } from '../core/layers/context';
 import { definitionOf, type Layer } from '../core/layers/registry';
 import { apertureCells, type LensPass } from '../core/lens/cells';
 import { hexToLinear } from '../core/look/colour';
@@ -6,13 +7,15 @@ import type { Piece } from '../core/piece/schema';
 import { evaluateAnimated } from '../core/time/animated';
 import { shotAt, viewMatrix, type Shot } from './camera';
 import { ADDITIVE, fullscreenMaterial, Quad, Stage } from './gl/quad';
-import { LayerObjects, SMALL_PX, type DrawnObject } from './layerObjects';
+import { isSolid, LayerObjects, SMALL_PX, type DrawnObject } from './layerObjects';
 import { FinishPass } from './passes/finish/finish';
 import { GlowPass } from './passes/glow/glow';
 import addFragment from './passes/resolve/add.frag.glsl?raw';
 import backdropFragment from './passes/resolve/backdrop.frag.glsl?raw';
 import resolveFragment from './passes/resolve/resolve.frag.glsl?raw';
 import { LEVELS, Targets } from './targets';
+import { within } from '../core/layers/definition';
+import { frameAt } from '../core/time/lap';
 import { visibleParts } from './visible';
 
 export interface FrameRequest {
@@ -36,6 +39,27 @@ export interface FrameRequest {
 const CRISP_PX = 10;
 /** Slices of the shutter in which small particles are drawn when nothing solid can hide them. */
 const SMALL_SLICES = 4;
+
+interface ShownLayer {
+  layer: Layer;
+  objects: LayerObjects;
+}
+
+/** Every object of every layer that is there at this phase, once for each moment it is shown at. */
+function eachDrawn(
+  layers: readonly ShownLayer[],
+  time: number,
+  phase: number,
+  frames: number,
+  draw: (layer: Layer, drawn: DrawnObject) => void,
+): void {
+  const frame = frameAt(phase, frames);
+  for (const { layer, objects } of layers)
+    for (let moment = 0; moment < objects.momentCount; moment++) {
+      objects.show(moment, time);
+      for (const drawn of objects.drawn) if (within(drawn.shown, frame)) draw(layer, drawn);
+    }
+}
 
 /**
  * Draws a piece at a phase. Everything on screen is a function of (piece, request): no frame depends on the one before,
@@ -72,6 +96,10 @@ export class Renderer {
     uMatter: { value: null },
     uSolid: { value: false },
     uFogColour: { value: new THREE.Vector3() },
+    uKey: { value: new THREE.Vector3() },
+    uFill: { value: new THREE.Vector3() },
+    uRim: { value: new THREE.Vector3() },
+    uSurround: { value: 1 },
   };
 
   private readonly backdrop = fullscreenMaterial(backdropFragment, {
@@ -143,21 +171,20 @@ export class Renderer {
     const visible = piece.layers.filter((layer) => !layer.hidden);
     const layers = visible.map((layer) => {
       const share = request.working ? layer.working : 1;
-      const objects = LayerObjects.fitting(this.objects.get(layer.id), layer, share, this.view);
+      const objects = LayerObjects.fitting(this.objects.get(layer.id), piece, layer, share, this.view);
       this.objects.set(layer.id, objects);
       objects.update(
         this.three,
         this.quad,
         piece,
         layer,
-        share,
         request.elementMotion
           ? [shot.openPhase, request.phase, shot.closePhase]
           : [request.phase, request.phase, request.phase],
       );
       return { layer, objects };
     });
-    const solid = layers.some(({ objects }) => objects.drawn.some(({ as }) => as === 'surface'));
+    const solid = layers.some(({ objects }) => objects.solid);
     const used = LEVELS.map(() => false);
     for (const target of targets.levels) this.clear(target);
     const passes = apertureCells(
@@ -197,9 +224,9 @@ export class Renderer {
   readElements(layerId: string, phase: number, share = 1): Float32Array {
     const layer = this.piece?.layers.find((candidate) => candidate.id === layerId);
     if (!this.piece || !layer) throw new RangeError(`the piece has no layer "${layerId}"`);
-    const objects = LayerObjects.fitting(this.objects.get(layerId), layer, share, this.view);
+    const objects = LayerObjects.fitting(this.objects.get(layerId), this.piece, layer, share, this.view);
     this.objects.set(layerId, objects);
-    objects.update(this.three, this.quad, this.piece, layer, share, [phase, phase, phase]);
+    objects.update(this.three, this.quad, this.piece, layer, [phase, phase, phase]);
     const target = objects.elements.target(0);
     const out = new Float32Array(target.width * target.height * 4);
     this.three.readRenderTargetPixels(target, 0, 0, target.width, target.height, out);
@@ -239,6 +266,14 @@ export class Renderer {
     (view.uViewMid.value as THREE.Matrix4).copy(shot.mid);
     (view.uViewClose.value as THREE.Matrix4).copy(shot.close);
     (view.uFogColour.value as THREE.Vector3).set(...hexToLinear(look.fogColour));
+    const rig = evaluateAnimated(look.rig, request.phase);
+    for (const [name, hex] of [
+      ['uKey', look.rigKey],
+      ['uFill', look.rigFill],
+      ['uRim', look.rigRim],
+    ] as const)
+      (view[name].value as THREE.Vector3).set(...hexToLinear(hex)).multiplyScalar(rig);
+    view.uSurround.value = look.surround * rig;
     (view.uAperture.value as THREE.Vector4).set(
       flight.blades,
       evaluateAnimated(flight.bladeTurn, request.phase) / 360,
@@ -255,7 +290,7 @@ export class Renderer {
     pass: LensPass,
     index: number,
     total: number,
-    layers: { layer: Layer; objects: LayerObjects }[],
+    layers: readonly ShownLayer[],
     solid: boolean,
     used: boolean[],
     targets: Targets,
@@ -280,18 +315,18 @@ export class Renderer {
     if (solid) {
       this.quad.draw(this.three, this.backdrop, targets.matter);
       this.three.clearDepth();
-      for (const { layer, objects } of layers)
-        for (const drawn of objects.drawn)
-          if (drawn.as === 'surface') this.drawSolid(piece, layer, drawn, shot, targets.matter);
+      eachDrawn(layers, pass.t, shot.phase, piece.lap.frames, (layer, drawn) => {
+        if (isSolid(drawn.as)) this.drawSolid(piece, layer, drawn, shot, targets.matter);
+      });
       this.add.uniforms.uSource.value = targets.matter.texture;
       this.add.uniforms.uShare.value = 1 / total;
       this.quad.draw(this.three, this.add, targets.levels[0]);
       view.uMatter.value = targets.matter.texture;
       view.uSolid.value = true;
     }
-    for (const { layer, objects } of layers)
-      for (const drawn of objects.drawn)
-        if (drawn.as !== 'surface') this.drawLight(piece, layer, drawn, shot, used, targets, drawSmall);
+    eachDrawn(layers, pass.t, shot.phase, piece.lap.frames, (layer, drawn) => {
+      if (!isSolid(drawn.as)) this.drawLight(piece, layer, drawn, shot, used, targets, drawSmall);
+    });
   }
 
   private drawSolid(piece: Piece, layer: Layer, drawn: DrawnObject, shot: Shot, target: THREE.WebGLRenderTarget): void {
@@ -314,11 +349,12 @@ export class Renderer {
     const focus = shot.pose.focusDistance;
     const blurAt = (d: number): number => Math.abs(shot.apertureHalfM * shot.pixelFocal * (1 / focus - 1 / d));
     const { largestRadius, lineWidth } = definitionOf(layer.kind).look(layer);
+    const { grown } = layerExtent(piece, layer);
     for (const { offset, near, far, part } of visibleParts(piece, layer, shot, drawn.parts)) {
       // what is nearer than the fade or beyond the reach is not drawn: it bounds the blur
       const low = Math.max(near, nearFade * 0.25, 0.02);
       const high = Math.max(low, Math.min(far, reach));
-      const own = ((largestRadius + lineWidth) * shot.pixelFocal) / low;
+      const own = ((largestRadius * grown + lineWidth) * shot.pixelFocal) / low;
       const most = Math.hypot(Math.max(blurAt(low), blurAt(high)), own) + 2;
       const least = low < focus && high > focus ? 0 : Math.min(blurAt(low), blurAt(high));
       drawn.uniforms.uTileOffset.value = offset;

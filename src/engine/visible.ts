@@ -1,6 +1,6 @@
 import * as THREE from 'three';
-import { layerContext } from '../core/layers/batch';
-import { definitionOf, type Layer } from '../core/layers/registry';
+import { layerExtent } from '../core/layers/context';
+import type { Layer } from '../core/layers/registry';
 import type { Part } from '../core/layers/definition';
 import type { Piece } from '../core/piece/schema';
 import type { Shot } from './camera';
@@ -42,18 +42,16 @@ function depthRange(
  * camera moves while the shutter is open.
  */
 export function visibleParts(piece: Piece, layer: Layer, shot: Shot, parts: readonly Part[]): VisiblePart[] {
-  const definition = definitionOf(layer.kind);
-  const context = layerContext(piece);
-  const tile = definition.tileOf(layer, context);
-  const extent = definition.extent(layer, context);
+  const { tile } = piece;
+  const extent = layerExtent(piece, layer);
   const at = -shot.pose.position[2];
   const { reach } = piece.look;
   const { bend, carried } = extent;
   const sway =
     Math.hypot(...[12, 13, 14].map((i) => shot.open.elements[i] - shot.close.elements[i])) +
     0.02 * reach * shutterTurn(shot);
-  const first = Math.floor((at - reach - extent.to - carried) / tile);
-  const last = Math.ceil((at + reach - extent.from + carried) / tile);
+  const first = layer.once ? 0 : Math.floor((at - reach - extent.to - carried) / tile);
+  const last = layer.once ? 0 : Math.ceil((at + reach - extent.from + carried) / tile);
   const length = extent.to - extent.from;
   const out: VisiblePart[] = [];
   for (let k = first; k <= last; k++)

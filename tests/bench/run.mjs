@@ -43,7 +43,7 @@ const COUNT = 200_000;
 const [width, height, frames] = [960, 540, 6];
 const drifting = {
   format: 'isomorph',
-  version: 1,
+  version: 2,
   piece: {
     id: 'bench',
     name: 'Bench',
@@ -66,9 +66,7 @@ const drifting = {
         glint: 0,
         softness: 1,
         light: 1,
-        drift: 0.3,
-        driftScale: 2,
-        driftCycles: 2,
+        treatments: [{ kind: 'drift', id: 'drift', seed: 3, amount: 0.3, scale: 2, cycles: 2 }],
         gradient: [{ at: 0, colour: '#8899aa' }],
       },
     ],

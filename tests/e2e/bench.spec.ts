@@ -208,10 +208,11 @@ test('what must close snaps to legal steps, and the pictures of the lap are judg
 
 test('a file may hold a fault: it is kept, found and mended', async ({ page }) => {
   const json = JSON.parse(readFileSync('demo/ropewalk-tunnel.isomorph.json', 'utf8')) as {
-    piece: { name: string; layers: { spin?: unknown }[] };
+    piece: { name: string; layers: { treatments: { kind: string; amount: unknown }[] }[] };
   };
   json.piece.name = 'Faulty frames';
-  json.piece.layers[1].spin = { law: 'wound', start: 0, perLap: 1 / 7 };
+  const turn = json.piece.layers[1].treatments.find(({ kind }) => kind === 'turn');
+  if (turn) turn.amount = { law: 'wound', start: 0, perLap: 1 / 7 };
   await page.goto('/');
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Open file' }).click();

@@ -1,11 +1,12 @@
 import { expect, test } from '@playwright/test';
-import { RF as CF, RI as CI, conf, source as confSource } from '../../src/core/kernel/conformance.gen';
+import { RF as CF, RI as CI, conf, sources as confSources } from '../../src/core/kernel/conformance.gen';
+import { joinSources } from '../../src/core/kernel/kernel';
 import { layerElements } from '../../src/core/layers/batch';
 import { parsePiece } from '../../src/core/piece/document';
 import { flowNoiseInto, type NoiseSample } from '../../src/core/noise/flow';
-import { source as flowSource } from '../../src/core/noise/flow.gen';
+import { sources as flowSources } from '../../src/core/noise/flow.gen';
 import { hash4 } from '../../src/core/random/hash';
-import { source as hashSource } from '../../src/core/random/hash.gen';
+import { sources as hashSources } from '../../src/core/random/hash.gen';
 import { DEMOS, demoJson, openLab, probe } from './lab';
 
 // Kernels are written once: what the GPU computes must be what the core computes.
@@ -14,7 +15,12 @@ test.beforeEach(async ({ page }) => openLab(page));
 test('131 072 hashes are the same bits on the GPU', async ({ page }) => {
   const count = 131_072;
   const bits = new Uint32Array(
-    await probe(page, hashSource, 'integers = true; bits = pcg4d(uvec4(id, id * 2654435769u, 3u, 7u));', count),
+    await probe(
+      page,
+      joinSources(hashSources),
+      'integers = true; bits = pcg4d(uvec4(id, id * 2654435769u, 3u, 7u));',
+      count,
+    ),
   );
   let different = 0;
   for (let i = 0; i < count; i++) {
@@ -37,7 +43,7 @@ test('131 072 noise samples and their gradients agree within 1e-4 of the range',
     vec3 grad;
     float v = flowNoise(p, ivec3(12, 9, 16), 5u, float(id % 53u) / 53.0, 4, grad);
     result = vec4(v, grad);`;
-  const got = new Float32Array(await probe(page, flowSource, body, count));
+  const got = new Float32Array(await probe(page, joinSources(flowSources), body, count));
   let worst = 0;
   for (let i = 0; i < count; i++) {
     const [x, y, z] = [
@@ -56,7 +62,7 @@ test('the whole kernel language means the same on both sides', async ({ page }) 
   const floats = new Float32Array(
     await probe(
       page,
-      confSource,
+      joinSources(confSources),
       'vec4 a; vec4 b; uvec4 c; ivec4 d; conf(id, a, b, c, d); result = id % 2u == 0u ? a : b;',
       count,
     ),
@@ -64,7 +70,7 @@ test('the whole kernel language means the same on both sides', async ({ page }) 
   const ints = new Uint32Array(
     await probe(
       page,
-      confSource,
+      joinSources(confSources),
       'vec4 a; vec4 b; uvec4 c; ivec4 d; conf(id, a, b, c, d); integers = true; bits = id % 2u == 0u ? c : uvec4(d);',
       count,
     ),

@@ -77,7 +77,6 @@ const points = (flight: object, layer: object = {}): Piece =>
         softness: 1,
         light: 20,
         glint: 0,
-        drift: 0,
         gradient: [{ at: 0, colour: '#ffffff' }],
         ...layer,
       },
@@ -97,7 +96,7 @@ const points = (flight: object, layer: object = {}): Piece =>
 function reference(piece: Piece, samples: number): Float64Array {
   const { width, height } = SIZE;
   const out = new Float64Array(width * height);
-  const { position, scale, light, count } = layerElements(piece, 'dots', 0);
+  const { position, size: scale, light, count } = layerElements(piece, 'dots', 0);
   const { flight, lap } = piece;
   const focal = flight.focalMm as number;
   const pixelFocal = (width * focal) / flight.sensorMm;
@@ -253,7 +252,7 @@ test('the picture report sees planted faults', async ({ page }) => {
     await report(
       short((piece) => {
         const [motes] = piece.layers;
-        if (motes.kind === 'field') motes.driftCycles = 2.5;
+        Object.assign(motes.treatments[0], { cycles: 2.5 });
       }),
     ),
   ).toMatchObject({ verdict: 'jumps', ok: false });

@@ -10,7 +10,9 @@ import { ChoiceField } from './ChoiceField';
 import { ColourField } from './ColourField';
 import { GradientField } from './GradientField';
 import { NumberField } from './NumberField';
+import { OutlineField } from './OutlineField';
 import { PlainRow } from './PlainRow';
+import { ProfileField } from './ProfileField';
 import styles from './Row.module.css';
 import { SwitchField } from './SwitchField';
 
@@ -36,6 +38,8 @@ const fieldsOf = (schema: z.ZodType): Field[] =>
     const meta = controlOf(field);
     return meta ? [{ name, meta, schema: field }] : [];
   });
+
+const TALL: ReadonlySet<string> = new Set(['gradient', 'profile', 'outline']);
 
 /** The rows for an object of the piece, made from its schema. */
 export function Inspector({ schema, path, closingSteps = {}, groups }: Props) {
@@ -89,7 +93,7 @@ function FieldRow({ field, path, value, closingStep }: RowProps) {
       />
     );
   return (
-    <PlainRow label={meta.label} hint={meta.hint} row={path.join('.')} tall={meta.control === 'gradient'}>
+    <PlainRow label={meta.label} hint={meta.hint} row={path.join('.')} tall={TALL.has(meta.control)}>
       <Plain meta={meta} value={value} initial={initial} set={set} legalStep={closingStep} />
     </PlainRow>
   );
@@ -144,6 +148,10 @@ function Plain({
           </Button>
         </span>
       );
+    case 'outline':
+      return <OutlineField label={meta.label} value={value as [number, number][]} onChange={set} />;
+    case 'profile':
+      return <ProfileField spec={meta} value={value as number[]} onChange={set} />;
     case 'animated':
       return null;
   }

@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import { FlightSchema } from '../../core/flight/schema';
 import { definitionOf } from '../../core/layers/registry';
 import { LookSchema } from '../../core/look/schema';
+import { treatmentOf } from '../../core/treatments/registry';
 import { controlOf, isShown } from '../../core/piece/fields';
 import type { Piece } from '../../core/piece/schema';
 import { Sheet } from '../parts/Sheet';
@@ -58,12 +59,24 @@ function valuesOf(piece: Piece): Found[] {
       ];
     });
   return [
-    ...piece.layers.flatMap((layer, i) =>
-      rows(definitionOf(layer.kind).schema, layer, layer.name, `layers.${i}`, () => ({
-        step: 'build',
-        open: layer.id,
-      })),
-    ),
+    ...piece.layers.flatMap((layer, i) => {
+      const state = () => ({ step: 'build', open: layer.id }) as const;
+      return [
+        ...rows(definitionOf(layer.kind).schema, layer, layer.name, `layers.${i}`, state),
+        ...layer.treatments.flatMap((t, k) =>
+          rows(
+            treatmentOf(t.kind).schema,
+            t,
+            `${layer.name} · ${treatmentOf(t.kind).label}`,
+            `layers.${i}.treatments.${k}`,
+            () => ({
+              ...state(),
+              openTreatment: t.id,
+            }),
+          ),
+        ),
+      ];
+    }),
     ...rows(FlightSchema, piece.flight, 'Fly', 'flight', (group) => ({ step: 'fly', open: group })),
     ...rows(LookSchema, piece.look, 'Look', 'look', (group) => ({ step: 'look', open: group })),
   ];

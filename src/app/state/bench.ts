@@ -17,6 +17,8 @@ export interface Bench {
   alone: string | null;
   /** id of the open card */
   open: string | null;
+  /** id of the open treatment of the open layer */
+  openTreatment: string | null;
   /** path of the animated value shown on the track and in the band */
   selected: (string | number)[] | null;
   status: LiveStatus | null;
@@ -39,6 +41,7 @@ export const useBench = create<Bench>(() => ({
   working: true,
   alone: null,
   open: null,
+  openTreatment: null,
   selected: null,
   status: null,
   trouble: null,

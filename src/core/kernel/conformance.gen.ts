@@ -476,8 +476,9 @@ export function confRun(first: number, end: number, a_o: Float32Array, b_o: Floa
 /** Parameters of each exported kernel, in order: name, GLSL type, direction. */
 export const signatures = {"conf":[{"name":"id","type":"uint","direction":"in"},{"name":"a","type":"vec4","direction":"out"},{"name":"b","type":"vec4","direction":"out"},{"name":"c","type":"uvec4","direction":"out"},{"name":"d","type":"ivec4","direction":"out"}]} as const;
 
-/** The kernel's GLSL with everything it includes, to be put in front of a shader's own code. */
-export const source = `const vec3 KV = normalize(vec3(1.0, 2.0, -2.0));
+/** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */
+export const sources: Record<string, string> = {
+  'kernel/conformance.glsl': `const vec3 KV = normalize(vec3(1.0, 2.0, -2.0));
 const int KI = 3 << 2;
 float twoWay(float x) { if (x > 0.5) return x * 2.0; else if (x < -0.5) { return -x; } return 0.25; }
 vec2 twoWay(vec2 v) { return v.x > v.y ? normalize(v + 2.0) : vec2(length(v), twoWay(v.x)); }
@@ -509,5 +510,5 @@ void conf(uint id, out vec4 a, out vec4 b, out uvec4 c, out ivec4 d) {
   d = ivec4(int(id * 2654435769u) >> 5, int(x * 100.0) / 7, int(id) % 13 - KI, int(c.y >> 3u));
   d.xy += d.zw * 65537; d.w -= (d.x > d.y) ? 1 : d.z; d.z = -d.z; --d.x;
 }
-
-`;
+`,
+};

@@ -1,9 +1,12 @@
-import { routeOfLayer } from '../flight/camera';
+import { runKernel } from '../kernel/kernel';
 import { gradientTable } from '../look/colour';
 import type { Piece } from '../piece/schema';
-import { lapSeconds } from '../time/lap';
-import type { KernelParameter, KernelValues, LayerContext } from './definition';
-import { definitionOf } from './registry';
+import { layerContext } from './context';
+import { within } from './definition';
+import { columnsOf, restingElements, type Elements } from './elements';
+import { pipelineOf, reachKernel, shownPhase, type Step } from './pipeline';
+import { frameAt } from '../time/lap';
+import { definitionOf, type Layer } from './registry';
 
 /** Elements of one tile of a layer, structure of arrays. */
 export interface Batch {
@@ -12,61 +15,168 @@ export interface Batch {
   position: Float32Array;
   /** x, y, z, w */
   quaternion: Float32Array;
-  /** radius of a particle, distance of a ring's corner from its centre; metres */
+  /** radius of a particle, distance of a ring's corner from its centre, factor of a body; metres */
   scale: Float32Array;
   /** linear r, g, b */
   color: Float32Array;
   /** place on the gradient, 0..1 */
   place: Float32Array;
-  /** brightness factor */
+  /** brightness factor, with how far it is there */
   light: Float32Array;
 }
 
-/** What layers may know of their piece. */
-export const layerContext = (piece: Piece): LayerContext => ({
-  tile: piece.tile,
-  seconds: lapSeconds(piece.lap.frames, piece.lap.rate),
-  routeOf: (layerId) => (layerId === null ? { radius: 0, turnsPerMetre: 0 } : routeOfLayer(piece, layerId)),
-});
-
-/**
- * Kernel parameters in the kernel's own order, one number per component, without the element index and the results.
- * @throws RangeError naming a parameter that is missing or of the wrong width
- */
-export function flattenValues(signature: readonly KernelParameter[], values: KernelValues): number[] {
-  return signature
-    .filter((p) => p.direction === 'in' && p.name !== 'id')
-    .flatMap((p) => {
-      const value = values[p.name];
-      const width = /vec(\d)$/.exec(p.type)?.[1] ?? '1';
-      const list = typeof value === 'number' ? [value] : value;
-      if (list?.length !== Number(width)) throw new RangeError(`kernel parameter ${p.name} needs ${width} number(s)`);
-      return list;
-    });
-}
-
-/** Raw kernel results for one tile of a layer, without colours; the allocation-free core of {@link layerBatch}. */
-export function layerElements(
-  piece: Piece,
-  layerId: string,
-  phase: number,
-  share = 1,
-): Pick<Batch, 'count' | 'position' | 'scale' | 'place' | 'light'> {
+export function layerOf(piece: Piece, layerId: string): Layer {
   const layer = piece.layers.find((candidate) => candidate.id === layerId);
   if (!layer) throw new RangeError(`the piece has no layer "${layerId}"`);
-  const definition = definitionOf(layer.kind);
-  const count = definition.elementCount(layer, share);
-  const flat = flattenValues(definition.kernel.signature, definition.values(layer, layerContext(piece), phase, share));
-  const out = {
-    count,
-    position: new Float32Array(count * 3),
-    scale: new Float32Array(count),
-    place: new Float32Array(count),
-    light: new Float32Array(count),
+  return layer;
+}
+
+/** Runs one step for all elements, its reach first. `weight` and `slope` are scratch for it. */
+function runStep(
+  step: Step,
+  phase: number,
+  count: number,
+  columns: Record<string, Float32Array | Uint32Array>,
+  weight: Float32Array,
+): void {
+  if (step.reach) {
+    const slope = new Float32Array(count * 3);
+    runKernel(reachKernel, 0, count, step.reach(phase), { ...columns, weight, slope });
+  } else weight.fill(1);
+  runKernel(step.kernel, 0, count, step.values(phase), columns);
+}
+
+/** Every element of one tile after the layer's kernel, its placement and its element treatments; space is not yet bent. */
+function movedElements(piece: Piece, layer: Layer, phase: number, share: number): Elements {
+  const elements = restingElements(definitionOf(layer.kind).elementCount(layer, share));
+  const weight = new Float32Array(elements.count);
+  const { rest } = definitionOf(layer.kind);
+  const columns: Record<string, Float32Array | Uint32Array> = {
+    ...columnsOf(elements),
+    weight,
+    rest: rest?.(layer, layerContext(piece)) ?? new Float32Array(elements.count * 4),
   };
-  const run = definition.kernel.run as (...args: unknown[]) => void;
-  run(0, count, ...flat, out.position, out.scale, out.place, out.light);
-  return out;
+  for (const step of pipelineOf(piece, layer, share).element) runStep(step, phase, elements.count, columns, weight);
+  return elements;
+}
+
+/** Positions carried through the bends of space, in place. */
+function bendPositions(steps: readonly Step[], phase: number, position: Float32Array, order: Float32Array): void {
+  const count = position.length / 3;
+  const weight = new Float32Array(count);
+  const [slope, byWeight, jacobian] = [3, 3, 9].map((n) => new Float32Array(count * n));
+  for (const step of steps) {
+    if (step.reach) runKernel(reachKernel, 0, count, step.reach(phase), { position, order, weight, slope });
+    else weight.fill(1);
+    runKernel(step.kernel, 0, count, step.values(phase), { p: position, weight, q: position, jacobian, byWeight });
+  }
+}
+
+/** Adds to every position its spoke, turned and scaled with its element. */
+function addSpokes({ count, position, rotation, spoke, size }: Elements): void {
+  for (let i = 0; i < count; i++) {
+    const [x, y, z] = [spoke[i * 3] * size[i], spoke[i * 3 + 1] * size[i], spoke[i * 3 + 2] * size[i]];
+    if (x === 0 && y === 0 && z === 0) continue;
+    const [qx, qy, qz, qw] = [rotation[i * 4], rotation[i * 4 + 1], rotation[i * 4 + 2], rotation[i * 4 + 3]];
+    const tx = 2 * (qy * z - qz * y);
+    const ty = 2 * (qz * x - qx * z);
+    const tz = 2 * (qx * y - qy * x);
+    position[i * 3] += x + qw * tx + qy * tz - qz * ty;
+    position[i * 3 + 1] += y + qw * ty + qz * tx - qx * tz;
+    position[i * 3 + 2] += z + qw * tz + qx * ty - qy * tx;
+  }
+}
+
+/**
+ * The elements of one tile of a layer at a phase, which is not wrapped: positions of particles and of line corners are
+ * final, those of bodies are where each stands before space is bent (their vertices are bent: see {@link layerVertices}).
+ * @param framePhase phase of the frame it belongs to, for what is held in steps
+ * @throws RangeError when the piece has no such layer
+ */
+export function layerElements(piece: Piece, layerId: string, at: number, share = 1, framePhase = at): Elements {
+  const layer = layerOf(piece, layerId);
+  const phase = shownPhase(layer, at, framePhase, piece.lap.frames);
+  const elements = movedElements(piece, layer, phase, share);
+  addSpokes(elements);
+  if (!hasBodies(layer)) bendPositions(pipelineOf(piece, layer, share).space, phase, elements.position, elements.order);
+  for (let i = 0; i < elements.count; i++) elements.light[i] *= elements.fade[i];
+  return elements;
+}
+
+const hasBodies = (layer: Layer): boolean => definitionOf(layer.kind).bodies === true;
+
+/** Points that stand for a layer when two moments are compared: its elements, or vertices of its bodies. */
+export interface LayerPoints {
+  count: number;
+  position: Float32Array;
+  scale: Float32Array;
+  place: Float32Array;
+  light: Float32Array;
+}
+
+/**
+ * The points that stand for a layer at a phase: elements, or for bodies some vertices of each, broken, placed and bent as
+ * they are drawn, so that a body turned into itself is the same set.
+ */
+export function layerPoints(piece: Piece, layerId: string, at: number, share = 1, framePhase = at): LayerPoints {
+  const layer = layerOf(piece, layerId);
+  const elements = layerElements(piece, layerId, at, share, framePhase);
+  const own = { ...elements, scale: elements.size };
+  if (!hasBodies(layer)) return own;
+  return layerVertices(piece, layer, shownPhase(layer, at, framePhase, piece.lap.frames), elements, share);
+}
+
+function layerVertices(piece: Piece, layer: Layer, phase: number, elements: Elements, share: number): LayerPoints {
+  const pipeline = pipelineOf(piece, layer, share);
+  const frame = frameAt(phase, piece.lap.frames);
+  const lists = definitionOf(layer.kind)
+    .drawings(layer, share)
+    .flatMap((drawing) => {
+      return drawing.as === 'bodies' && within(drawing.shown, frame) ? [drawing] : [];
+    });
+  const count = lists.reduce((sum, { mesh, count: bodies }) => sum + mesh.sample.length * bodies, 0);
+  const owner = new Uint32Array(count);
+  const vertex = new Float32Array(count * 3);
+  const middle = new Float32Array(count * 3);
+  const piece_ = new Uint32Array(count);
+  let at = 0;
+  for (const { mesh, first, count: bodies } of lists)
+    for (let body = first; body < first + bodies; body++)
+      for (const v of mesh.sample) {
+        owner[at] = body;
+        vertex.set(mesh.position.subarray(v * 3, v * 3 + 3), at * 3);
+        if (mesh.piece) {
+          middle.set(mesh.piece.subarray(v * 4, v * 4 + 3), at * 3);
+          piece_[at] = mesh.piece[v * 4 + 3];
+        }
+        at++;
+      }
+  const normal = new Float32Array(count * 3);
+  const key = Uint32Array.from(owner, (body) => elements.key[body]);
+  for (const step of pipeline.piece)
+    runKernel(step.kernel, 0, count, step.values(phase), { key, middle, piece: piece_, vertex, normal });
+  const pick = (from: Float32Array, width: number): Float32Array => {
+    const to = new Float32Array(count * width);
+    for (let i = 0; i < count; i++) to.set(from.subarray(owner[i] * width, (owner[i] + 1) * width), i * width);
+    return to;
+  };
+  const bodies = {
+    ...elements,
+    count,
+    position: pick(elements.position, 3),
+    rotation: pick(elements.rotation, 4),
+    spoke: vertex,
+    size: pick(elements.size, 1),
+  };
+  addSpokes(bodies);
+  bendPositions(pipeline.space, phase, bodies.position, pick(elements.order, 1));
+  return {
+    count,
+    position: bodies.position,
+    scale: bodies.size,
+    place: pick(elements.place, 1),
+    light: pick(elements.light, 1),
+  };
 }
 
 /**
@@ -76,15 +186,13 @@ export function layerElements(
  */
 export function layerBatch(piece: Piece, layerId: string, phase: number, share = 1): Batch {
   const elements = layerElements(piece, layerId, phase, share);
-  const layer = piece.layers.find((candidate) => candidate.id === layerId);
-  if (!layer) throw new RangeError(`the piece has no layer "${layerId}"`);
+  const layer = layerOf(piece, layerId);
   const table = gradientTable(definitionOf(layer.kind).gradient(layer));
   const color = new Float32Array(elements.count * 3);
-  const quaternion = new Float32Array(elements.count * 4);
   for (let i = 0; i < elements.count; i++) {
     const texel = Math.min(255, Math.floor(elements.place[i] * 256)) * 4;
     for (let k = 0; k < 3; k++) color[i * 3 + k] = table[texel + k];
-    quaternion[i * 4 + 3] = 1;
   }
-  return { ...elements, color, quaternion };
+  const { count, position, rotation, size, place, light } = elements;
+  return { count, position, quaternion: rotation, scale: size, color, place, light };
 }

@@ -1,5 +1,10 @@
 import type { z } from 'zod';
+import type { Kernel, KernelValues } from '../kernel/kernel';
 import type { Gradient } from '../piece/fields';
+import type { Quaternion } from '../space/vector';
+import type { Axis } from '../treatments/definition';
+import type { Placement } from './base';
+import type { Mesh } from '../solids/mesh';
 
 /** The route a layer's local space is wrapped around: a helix about −z, or straight when radius is 0. */
 export interface RouteShape {
@@ -14,24 +19,8 @@ export interface LayerContext {
   /** duration of the lap in seconds */
   seconds: number;
   routeOf(layerId: string | null): RouteShape;
-}
-
-/** Kernel parameters by name; vectors as arrays. The order is the kernel's own signature. */
-export type KernelValues = Record<string, number | readonly number[]>;
-
-export interface KernelParameter {
-  readonly name: string;
-  readonly type: string;
-  readonly direction: string;
-}
-
-/** An element kernel in both its forms. */
-export interface ElementKernel {
-  entry: string;
-  source: string;
-  signature: readonly KernelParameter[];
-  /** the generated loop: (first, end, ...parameters, position, size, place, light) */
-  run: (...args: never[]) => void;
+  /** how the camera is turned at a phase, which is not wrapped */
+  cameraTurn(phase: number): Quaternion;
 }
 
 /** A stretch of a layer's elements in drawing order, and where along its extent it lies, as shares 0..1. */
@@ -42,11 +31,40 @@ export interface Part {
   count: number;
 }
 
-/** How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile. */
+/**
+ * How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile; bodies are a mesh
+ * drawn once for each of a stretch of elements, always or only from one frame up to another.
+ */
 export type Drawing =
   | { as: 'sprites'; order: Uint32Array; parts: Part[] }
   | { as: 'segments'; pairs: Uint32Array }
-  | { as: 'surface'; triangles: Uint32Array };
+  | { as: 'surface'; triangles: Uint32Array }
+  | { as: 'bodies'; mesh: Mesh; first: number; count: number; shown: Frames | null };
+
+/** A stretch of the lap in whole frames, the last not in it; it may go on across the seam. */
+export interface Frames {
+  from: number;
+  to: number;
+}
+
+/** Whether a frame lies within a stretch of the lap. */
+export const within = (shown: Frames | null, frame: number): boolean => {
+  if (!shown) return true;
+  const { from, to } = shown;
+  return from <= to ? frame >= from && frame < to : frame >= from || frame < to;
+};
+
+/** What a body or wall is made of. */
+export interface Matter {
+  /** 0 plastic or stone .. 1 metal */
+  metal: number;
+  /** 0 a mirror .. 1 chalk */
+  rough: number;
+  /** how much it shines by itself */
+  glow: number;
+  /** 0 none .. 1 the colours of a thin film by the angle of view */
+  film: number;
+}
 
 /** What the drawing programs need of a layer besides its elements; uniforms, so changing them rebuilds nothing. */
 export interface DrawingLook {
@@ -56,6 +74,9 @@ export interface DrawingLook {
   lineWidth: number;
   /** radius in metres that no particle exceeds; 0 when there are none */
   largestRadius: number;
+  matter: Matter;
+  /** what a particle in focus looks like: 0 disc, 1 ring, 2 star, 3 streak */
+  sprite: number;
 }
 
 export interface LayerExtent {
@@ -70,6 +91,12 @@ export interface LayerExtent {
   bend: number;
   /** metres that motion may carry an element out of these bounds */
   carried: number;
+  /** metres from an element's centre to its farthest vertex, as the bounds above hold it; 0 for particles */
+  body: number;
+  /** the most its elements' own sizes are multiplied by */
+  grown: number;
+  /** how far treatments may lean elements out of their plane: the largest sine of the angle */
+  tilted: number;
 }
 
 /** What the core and the engine know about one kind of layer. One definition per folder of `layers/`. */
@@ -80,13 +107,22 @@ export interface LayerDefinition<L> {
   need: string;
   describe: string;
   schema: z.ZodType<L>;
-  kernel: ElementKernel;
+  /** four numbers an element that do not change over the lap, for kernels with a parameter `rest`; kept while the structure is */
+  rest?(layer: L, context: LayerContext): Float32Array | null;
+  /** its elements are bodies: meshes that are drawn once for each */
+  bodies?: boolean;
+  /** where it stands, for layers that are moved as a whole */
+  placed?(layer: L): Placement;
+  /** its outs are columns of elements.ts; those it does not name keep their rest */
+  kernel: Kernel;
   /** elements of one tile, at a share 0..1 of the final count */
   elementCount(layer: L, share: number): number;
   /** the elements an artist counts: particles, rings */
   counted(layer: L, share: number): { count: number; noun: string };
-  /** metres along −z after which this layer repeats */
-  tileOf(layer: L, context: LayerContext): number;
+  /** it goes on from tile to tile, so whatever bends it must fit the tile */
+  tiled(layer: L): boolean;
+  /** turns under which it looks the same: all of it about an axis, or each element about an axis of its own */
+  turnStep(layer: L, axis: Axis, each: boolean): number;
   values(layer: L, context: LayerContext, phase: number, share: number): KernelValues;
   drawings(layer: L, share: number): Drawing[];
   /** what {@link drawings} depends on besides the element count: they are made anew when it changes */

@@ -1,18 +1,19 @@
 import { z } from 'zod';
 import type { LayerDefinition } from './definition';
+import { copies, type CopiesLayer } from './copies/copies';
 import { field, type FieldLayer } from './field/field';
 import { tunnel, type TunnelLayer } from './tunnel/tunnel';
 
-export type Layer = FieldLayer | TunnelLayer;
+export type Layer = FieldLayer | TunnelLayer | CopiesLayer;
 export type LayerKind = Layer['kind'];
 
 /** Every kind of layer. A new kind is a folder and a line here. */
-const definitions = { field, tunnel };
+const definitions = { field, tunnel, copies };
 
-export const LayerSchema = z.discriminatedUnion('kind', [
-  field.schema as never,
-  tunnel.schema as never,
-]) as z.ZodType<Layer>;
+export const LayerSchema = z.discriminatedUnion(
+  'kind',
+  Object.values(definitions).map(({ schema }) => schema) as never,
+) as unknown as z.ZodType<Layer>;
 
 export const layerKinds = Object.keys(definitions) as LayerKind[];
 

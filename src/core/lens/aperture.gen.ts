@@ -260,8 +260,9 @@ export function apertureSquare(v_x: number, v_y: number, blades: number, turn: n
 /** Parameters of each exported kernel, in order: name, GLSL type, direction. */
 export const signatures = {"lensPoint":[{"name":"s","type":"vec2","direction":"in"},{"name":"blades","type":"float","direction":"in"},{"name":"turn","type":"float","direction":"in"},{"name":"squeeze","type":"float","direction":"in"}],"apertureGauge":[{"name":"v","type":"vec2","direction":"in"},{"name":"blades","type":"float","direction":"in"},{"name":"turn","type":"float","direction":"in"},{"name":"squeeze","type":"float","direction":"in"}],"apertureSquare":[{"name":"v","type":"vec2","direction":"in"},{"name":"blades","type":"float","direction":"in"},{"name":"turn","type":"float","direction":"in"},{"name":"squeeze","type":"float","direction":"in"}]} as const;
 
-/** The kernel's GLSL with everything it includes, to be put in front of a shader's own code. */
-export const source = `const float TAU = 6.28318530717958648;
+/** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */
+export const sources: Record<string, string> = {
+  'noise/turn.glsl': `const float TAU = 6.28318530717958648;
 
 float sinTurn(float t) {
   float r = t - floor(t + 0.5);
@@ -273,8 +274,8 @@ float sinTurn(float t) {
 }
 
 float cosTurn(float t) { return sinTurn(t + 0.25); }
-
-
+`,
+  'lens/aperture.glsl': `
 const float PI = 3.14159265358979;
 
 float angleTurn(vec2 v) {
@@ -352,5 +353,5 @@ vec2 apertureSquare(vec2 v, float blades, float turn, float squeeze) {
   if (quarter == 3.0) q = vec2(off, -r);
   return q * 0.5 + 0.5;
 }
-
-`;
+`,
+};

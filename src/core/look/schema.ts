@@ -4,6 +4,7 @@ import { animated, choice, colour, flag, number } from '../piece/fields';
 const back = 'Background';
 const air = 'Air';
 const tone = 'Tone';
+const rig = 'Light';
 const finish = 'Texture';
 
 export const GlowSchema = z.looseObject({
@@ -47,6 +48,35 @@ export const LookSchema = z.looseObject({
     label: 'Edge',
     group: back,
     hint: 'Colour behind everything, towards the corners.',
+  }),
+  rig: animated(1, {
+    label: 'Light',
+    unit: '×',
+    min: 0,
+    max: 100,
+    comfort: 3,
+    group: rig,
+    hint: 'Brightness of the lights on bodies: a key from the right, a fill from the left, a rim from behind.',
+  }),
+  rigKey: colour('#ffe9cf', {
+    label: 'Key',
+    group: rig,
+    hint: 'Colour of the main light, from the right above the camera.',
+  }),
+  rigFill: colour('#8fb4e0', { label: 'Fill', group: rig, hint: 'Colour of the weaker light from the left.' }),
+  rigRim: colour('#cfe4ff', {
+    label: 'Rim',
+    group: rig,
+    hint: 'Colour of the light from behind that draws the edges.',
+  }),
+  surround: number(1, {
+    label: 'Soft boxes',
+    unit: '×',
+    min: 0,
+    max: 20,
+    comfort: 3,
+    group: rig,
+    hint: 'Brightness of the soft lights around, which polished things reflect.',
   }),
   fogDistance: animated(8, {
     label: 'Clear for',

@@ -1,4 +1,5 @@
 // Generated from src/core/noise/flow.glsl by npm run kernels. Do not edit.
+import { sources as from0 } from '../random/hash.gen';
 export const RF = new Float64Array(4), RI = new Int32Array(5);
 export function flowNoise(p_x: number, p_y: number, p_z: number, period_x: number, period_y: number, period_z: number, seed: number, lap: number, cycles: number): void {
   let grad_x = 0;
@@ -1640,19 +1641,10 @@ export function flowNoiseRun(first: number, end: number, pA: Float32Array, perio
 /** Parameters of each exported kernel, in order: name, GLSL type, direction. */
 export const signatures = {"flowNoise":[{"name":"p","type":"vec3","direction":"in"},{"name":"period","type":"ivec3","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"lap","type":"float","direction":"in"},{"name":"cycles","type":"int","direction":"in"},{"name":"grad","type":"vec3","direction":"out"}],"curl":[{"name":"p","type":"vec3","direction":"in"},{"name":"period","type":"ivec3","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"lap","type":"float","direction":"in"},{"name":"cycles","type":"int","direction":"in"}]} as const;
 
-/** The kernel's GLSL with everything it includes, to be put in front of a shader's own code. */
-export const source = `
-uvec4 pcg4d(uvec4 v) {
-  v = v * 1664525u + 1013904223u;
-  v.x += v.y * v.w; v.y += v.z * v.x; v.z += v.x * v.y; v.w += v.y * v.z;
-  v ^= v >> 16u;
-  v.x += v.y * v.w; v.y += v.z * v.x; v.z += v.x * v.y; v.w += v.y * v.z;
-  return v;
-}
-
-float unit(uint h) { return float(h >> 8u) * (1.0 / 16777216.0); }
-
-const float TAU = 6.28318530717958648;
+/** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */
+export const sources: Record<string, string> = {
+  ...from0,
+  'noise/turn.glsl': `const float TAU = 6.28318530717958648;
 
 float sinTurn(float t) {
   float r = t - floor(t + 0.5);
@@ -1664,8 +1656,8 @@ float sinTurn(float t) {
 }
 
 float cosTurn(float t) { return sinTurn(t + 0.25); }
-
-
+`,
+  'noise/flow.glsl': `
 float corner(vec3 d, ivec3 doubled, ivec3 period2, uint seed, float lap, int cycles, inout vec3 grad) {
   float w = 0.5 - dot(d, d);
   if (w <= 0.0) return 0.0;
@@ -1737,5 +1729,5 @@ vec3 curl(vec3 p, ivec3 period, uint seed, float lap, int cycles) {
   unused = flowNoise(p, period, seed + 2u, lap, cycles, c);
   return vec3(c.y - b.z, a.z - c.x, b.x - a.y);
 }
-
-`;
+`,
+};

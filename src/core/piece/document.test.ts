@@ -39,7 +39,7 @@ describe('documents', () => {
   });
 
   it('names the place of a value out of range, with the range', () => {
-    const json = broken((piece) => ((piece.layers as Record<string, unknown>[])[0].size = 900));
+    const json = broken((piece) => ((piece.layers as Record<string, unknown>[])[0].size = 9000));
     expect(problems(json)).toMatch(/^layers\.0\.size: must be between/);
     const frames = broken((piece) => ((piece.lap as Record<string, unknown>).frames = 1));
     expect(problems(frames)).toMatch(/lap\.frames: must be at least 2/);
@@ -71,5 +71,53 @@ describe('documents', () => {
     const parsed = parsePiece(json);
     expect(parsed.ok && parsed.unknown).toEqual(['clientNote', 'look.mist']);
     expect(parsed.ok && (parsed.piece as Record<string, unknown>).clientNote).toBe('less pink');
+  });
+});
+
+describe('documents of version 1', () => {
+  const version1 = {
+    format: 'isomorph',
+    version: 1,
+    piece: {
+      id: 'old',
+      name: 'Old',
+      lap: { frames: 100, rate: { num: 25, den: 1 } },
+      layers: [
+        { kind: 'field', id: 'motes', name: 'Motes', seed: 4, drift: 0.4, driftScale: 3, driftCycles: 2 },
+        { kind: 'field', id: 'still', name: 'Still', drift: 0 },
+        {
+          kind: 'tunnel',
+          id: 'rings',
+          name: 'Rings',
+          radius: 2,
+          disorder: 0.1,
+          build: 'wire',
+          spin: { law: 'wound', start: 0, perLap: 0.2 },
+        },
+        { kind: 'tunnel', id: 'wall', name: 'Wall', build: 'skin', disorder: 0 },
+      ],
+      flight: {},
+      look: {},
+    },
+  };
+
+  it('drift, spin and disorder become treatments, and what a tunnel is made of two fields', () => {
+    const parsed = parsePiece(version1);
+    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+    const [motes, still, rings, wall] = parsed.piece.layers;
+    expect(parsed.unknown).toEqual([]);
+    expect(motes.treatments).toMatchObject([{ kind: 'drift', amount: 0.4, scale: 3, cycles: 2, seed: 4 }]);
+    expect(still.treatments).toEqual([]);
+    expect(rings.treatments).toMatchObject([
+      { kind: 'disorder', shiftX: 0.1 },
+      { kind: 'turn', what: 'each', amount: { law: 'wound', perLap: 0.2 } },
+    ]);
+    expect(rings).toMatchObject({ lines: 'net', wall: 'none' });
+    expect(wall).toMatchObject({ lines: 'none', wall: 'skin', treatments: [] });
+  });
+
+  it('what is not a piece at all is still named by the validation', () => {
+    expect(parsePiece({ format: 'isomorph', version: 1, piece: { layers: 'none' } })).toMatchObject({ ok: false });
+    expect(parsePiece({ format: 'isomorph', version: 1, piece: 7 })).toMatchObject({ ok: false });
   });
 });

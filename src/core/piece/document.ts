@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { definitionOf } from '../layers/registry';
+import { treatmentOf } from '../treatments/registry';
+import { migratePiece } from './migrate';
 import { DOCUMENT_VERSION, PieceSchema, type Piece } from './schema';
 
 export interface Problem {
@@ -19,12 +21,6 @@ export const toDocument = (piece: Piece): { format: 'isomorph'; version: number;
   piece,
 });
 
-/** Brings the piece of an older document to the newest version. Version 1 is the first, so there is nothing to do yet. */
-export const migratePiece = (piece: unknown, version: number): unknown => {
-  if (version === DOCUMENT_VERSION) return piece;
-  throw new RangeError(`no migration from version ${version}`);
-};
-
 /**
  * Checks a document that was read as JSON. Missing fields get their defaults, unknown ones are kept and listed in
  * `unknown`; anything out of range is named with its place. Never throws.
@@ -41,7 +37,7 @@ export function parsePiece(json: unknown): ParsedPiece {
     const what = `it was written by a newer Isomorph (document version ${version}; this one reads up to ${DOCUMENT_VERSION})`;
     return { ok: false, problems: [{ where: 'version', what }] };
   }
-  const parsed = PieceSchema.safeParse(migratePiece(envelope.data.piece, version));
+  const parsed = PieceSchema.safeParse(migratePiece(envelope.data.piece, version, DOCUMENT_VERSION));
   if (parsed.success) return { ok: true, piece: parsed.data, unknown: unknownFields(parsed.data) };
   const problems = parsed.error.issues
     .slice(0, 20)
@@ -65,6 +61,9 @@ function unknownFields(piece: Piece): string[] {
     ...extra('', piece, PieceSchema),
     ...extra('flight.', piece.flight, shape.flight),
     ...extra('look.', piece.look, shape.look),
-    ...piece.layers.flatMap((layer, i) => extra(`layers.${i}.`, layer, definitionOf(layer.kind).schema)),
+    ...piece.layers.flatMap((layer, i) => [
+      ...extra(`layers.${i}.`, layer, definitionOf(layer.kind).schema),
+      ...layer.treatments.flatMap((t, k) => extra(`layers.${i}.treatments.${k}.`, t, treatmentOf(t.kind).schema)),
+    ]),
   ];
 }

@@ -6,7 +6,18 @@ z.config({ jitless: true });
 
 /** What the inspector needs to know to draw a row for a field of the document. */
 export interface ControlMeta {
-  control: 'animated' | 'number' | 'integer' | 'choice' | 'colour' | 'gradient' | 'switch' | 'layer' | 'seed';
+  control:
+    | 'animated'
+    | 'number'
+    | 'integer'
+    | 'choice'
+    | 'colour'
+    | 'gradient'
+    | 'switch'
+    | 'layer'
+    | 'seed'
+    | 'profile'
+    | 'outline';
   label: string;
   /** one sentence, with the unit */
   hint: string;
@@ -53,6 +64,20 @@ export const number = (initial: number, info: Info) =>
     .default(initial)
     .meta({ control: 'number', ...info });
 
+/** Three numbers of one kind: `nameX`, `nameY`, `nameZ`. */
+export function vectorFields<const N extends string>(
+  name: N,
+  initial: number,
+  { labels, ...info }: Omit<Info, 'label'> & { labels: readonly [string, string, string] },
+) {
+  const field = (label: string) => number(initial, { ...info, label });
+  return {
+    [`${name}X`]: field(labels[0]),
+    [`${name}Y`]: field(labels[1]),
+    [`${name}Z`]: field(labels[2]),
+  } as Record<`${N}${'X' | 'Y' | 'Z'}`, ReturnType<typeof number>>;
+}
+
 export const integer = (initial: number, info: Info) =>
   z
     .int()
@@ -86,6 +111,24 @@ export const gradient = (initial: readonly string[], info: Info) =>
   GradientSchema.default(
     initial.map((hex, index) => ({ at: initial.length > 1 ? index / (initial.length - 1) : 0, colour: hex })),
   ).meta({ control: 'gradient', ...info });
+
+/** A closed outline of points [x, y], −1..1. */
+export const outline = (initial: readonly (readonly [number, number])[], info: Info) =>
+  z
+    .array(z.tuple([z.number().min(-4).max(4), z.number().min(-4).max(4)]))
+    .min(3, { error: 'needs three points' })
+    .max(64, { error: 'has at most 64 points' })
+    .default(initial.map(([x, y]): [number, number] => [x, y]))
+    .meta({ control: 'outline', ...info });
+
+/** A curve over 0..1 as eight equally spaced values: see space/profile.glsl. */
+export const profile = (initial: readonly number[], info: Info) =>
+  z
+    .array(z.number())
+    .length(8)
+    .refine((values) => inRange(info, values), { error: rangeWords(info) })
+    .default([...initial])
+    .meta({ control: 'profile', ...info });
 
 /** A reference to another layer by id, or null. */
 export const layerRef = (info: Info) =>

@@ -6,7 +6,7 @@ import { DeliverySchema } from './delivery';
 import { number } from './fields';
 
 /** Newest version of the document this program reads and the only one it writes. */
-export const DOCUMENT_VERSION = 1;
+export const DOCUMENT_VERSION = 2;
 
 const LapSchema = z.looseObject({
   frames: z
@@ -54,9 +54,19 @@ export const PieceSchema = z
   })
   .superRefine((piece, context) => {
     const ids = piece.layers.map((layer) => layer.id);
-    ids.forEach((id, index) => {
+    piece.layers.forEach((layer, index) => {
+      const { id } = layer;
       if (ids.indexOf(id) !== index)
         context.addIssue({ code: 'custom', path: ['layers', index, 'id'], message: `"${id}" is used by two layers` });
+      const within = layer.treatments.map((t) => t.id);
+      within.forEach((id, k) => {
+        if (within.indexOf(id) !== k)
+          context.addIssue({
+            code: 'custom',
+            path: ['layers', index, 'treatments', k, 'id'],
+            message: `"${id}" is used by two treatments`,
+          });
+      });
     });
   });
 export type Piece = z.infer<typeof PieceSchema>;

@@ -68,8 +68,9 @@ export function hashRun(first: number, end: number, vA: Uint32Array, out_: Uint3
 /** Parameters of each exported kernel, in order: name, GLSL type, direction. */
 export const signatures = {"pcg4d":[{"name":"v","type":"uvec4","direction":"in"}]} as const;
 
-/** The kernel's GLSL with everything it includes, to be put in front of a shader's own code. */
-export const source = `
+/** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */
+export const sources: Record<string, string> = {
+  'random/hash.glsl': `
 uvec4 pcg4d(uvec4 v) {
   v = v * 1664525u + 1013904223u;
   v.x += v.y * v.w; v.y += v.z * v.x; v.z += v.x * v.y; v.w += v.y * v.z;
@@ -79,5 +80,5 @@ uvec4 pcg4d(uvec4 v) {
 }
 
 float unit(uint h) { return float(h >> 8u) * (1.0 / 16777216.0); }
-
-`;
+`,
+};

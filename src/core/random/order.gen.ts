@@ -1,4 +1,5 @@
 // Generated from src/core/random/order.glsl by npm run kernels. Do not edit.
+import { sources as from0 } from './hash.gen';
 export const RF = new Float64Array(3), RI = new Int32Array(1);
 export function orderedPoint(id: number, seed: number): void {
   id = id | 0;
@@ -81,19 +82,10 @@ export function orderedPoint(id: number, seed: number): void {
 /** Parameters of each exported kernel, in order: name, GLSL type, direction. */
 export const signatures = {"orderedPoint":[{"name":"id","type":"uint","direction":"in"},{"name":"seed","type":"uint","direction":"in"}]} as const;
 
-/** The kernel's GLSL with everything it includes, to be put in front of a shader's own code. */
-export const source = `
-uvec4 pcg4d(uvec4 v) {
-  v = v * 1664525u + 1013904223u;
-  v.x += v.y * v.w; v.y += v.z * v.x; v.z += v.x * v.y; v.w += v.y * v.z;
-  v ^= v >> 16u;
-  v.x += v.y * v.w; v.y += v.z * v.x; v.z += v.x * v.y; v.w += v.y * v.z;
-  return v;
-}
-
-float unit(uint h) { return float(h >> 8u) * (1.0 / 16777216.0); }
-
-
+/** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */
+export const sources: Record<string, string> = {
+  ...from0,
+  'random/order.glsl': `
 vec3 orderedPoint(uint id, uint seed) {
   uvec4 h = pcg4d(uvec4(id, seed, 1u, 0u));
   uvec4 start = pcg4d(uvec4(seed, 0u, 2u, 0u));
@@ -104,5 +96,5 @@ vec3 orderedPoint(uint id, uint seed) {
   vec3 p = vec3(unit(x), unit(y), unit(z)) + (vec3(unit(h.x), unit(h.y), unit(h.z)) - 0.5) * spacing;
   return p - floor(p);
 }
-
-`;
+`,
+};

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { layerElements } from '../layers/batch';
 import { PieceSchema, type Piece } from '../piece/schema';
+import { newTreatment, type Treatment } from '../treatments/registry';
 import { cameraPose } from '../flight/camera';
 import { applySymmetry, sceneSymmetry } from './symmetry';
 import { stateReport } from './stateReport';
@@ -16,9 +17,6 @@ const fieldLayer = fc.record({
   shape: fc.constantFrom('box', 'corridor'),
   count: fc.integer({ min: 20, max: 250 }),
   hollow: fc.constant(0.4),
-  drift: unit,
-  driftScale: unit.map((u) => 0.5 + 4 * u),
-  driftCycles: fc.integer({ min: 1, max: 6 }),
   placeBy: fc.constantFrom('random', 'position', 'noise'),
   placeScale: unit.map((u) => 0.5 + 4 * u),
   placeCycles: fc.integer({ min: 1, max: 6 }),
@@ -28,16 +26,14 @@ const tunnelLayer = (helix: boolean) =>
     .record({
       sides: fc.integer({ min: 3, max: 9 }),
       twistSteps: fc.integer({ min: -6, max: 6 }),
-      spinSteps: fc.integer({ min: -4, max: 4 }),
       rings: fc.integer({ min: 2, max: 24 }),
       wobble: unit,
       accent: unit,
       nested: unit,
-      disorder: unit,
       turns: fc.integer({ min: -2, max: 2 }),
       seed: fc.integer({ min: 0, max: 1e6 }),
     })
-    .map(({ sides, twistSteps, spinSteps, turns, nested, wobble, disorder, ...rest }) => ({
+    .map(({ sides, twistSteps, turns, nested, wobble, ...rest }) => ({
       id: 'tunnel',
       kind: 'tunnel',
       name: 'Tunnel',
@@ -45,8 +41,6 @@ const tunnelLayer = (helix: boolean) =>
       twist: twistSteps / sides,
       nested: nested * 0.9,
       wobble: wobble * 0.5,
-      disorder: disorder * 0.3,
-      spin: { law: 'wound', start: 0.1, perLap: spinSteps / sides },
       ...(helix ? { route: 'helix', helixTurns: turns, helixRadius: 1.2 } : {}),
       ...rest,
     }));
@@ -128,9 +122,16 @@ describe('random pieces', () => {
         (p) => (p.flight.focusM = { law: 'swing', middle: 4, reach: 1, cycles: 1.5, wave: 'sine', shift: 0.1 }),
       ],
       ['exposure', (p) => (p.look.exposure = { law: 'wound', start: 0, perLap: 0.4 })],
-      ['drift', (p) => Object.assign(p.layers[0], { drift: 0.3, driftCycles: 2.4 })],
+      ['drift', (p) => p.layers[0].treatments.push({ ...newTreatment('drift', 'faulty'), cycles: 2.4 } as Treatment)],
       ['twist', (p) => Object.assign(p.layers[1], { sides: 5, twist: 0.13 })],
-      ['spin', (p) => Object.assign(p.layers[1], { sides: 5, spin: { law: 'wound', start: 0, perLap: 0.27 } })],
+      [
+        'spin',
+        (p) => {
+          Object.assign(p.layers[1], { sides: 5 });
+          const amount = { law: 'wound', start: 0, perLap: 0.27 } as const;
+          p.layers[1].treatments.push({ ...newTreatment('turn', 'faulty'), what: 'each', amount } as Treatment);
+        },
+      ],
     ];
     fc.assert(
       fc.property(closing, fc.constantFrom(...faults), (piece, [, plant]) => {

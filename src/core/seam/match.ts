@@ -21,8 +21,9 @@ export interface Match {
  */
 export function worstMatch(a: Elements, b: Elements, tile: number, extent: number): Match {
   const cell = Math.max(extent / 40, 1e-5);
-  const wraps = Math.max(1, Math.round(tile / cell));
-  const depth = tile / wraps;
+  // an infinite tile does not wrap
+  const wraps = Number.isFinite(tile) ? Math.max(1, Math.round(tile / cell)) : 2 ** 30;
+  const depth = Number.isFinite(tile) ? tile / wraps : cell;
   const zCell = (z: number): number => ((Math.floor(z / depth) % wraps) + wraps) % wraps;
   const grid = new Map<string, number[]>();
   const key = (x: number, y: number, z: number): string => `${x},${y},${z}`;
@@ -73,7 +74,7 @@ function difference(
   const dx = x - b.position[j * 3];
   const dy = y - b.position[j * 3 + 1];
   let dz = z - b.position[j * 3 + 2];
-  dz -= tile * Math.round(dz / tile);
+  if (Number.isFinite(tile)) dz -= tile * Math.round(dz / tile);
   const apart = Math.hypot(dx, dy, dz) / extent;
   const size = Math.abs(a.scale[i] - b.scale[j]) / Math.max(a.scale[i], b.scale[j], 1e-9);
   const look = Math.abs(a.place[i] - b.place[j]);

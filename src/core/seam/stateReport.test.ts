@@ -2,7 +2,7 @@ import { readFileSync, readdirSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parsePiece } from '../piece/document';
-import { PieceSchema, type Piece } from '../piece/schema';
+import { PieceSchema, type Layer, type Piece } from '../piece/schema';
 import { sceneSymmetry } from './symmetry';
 import { stateReport } from './stateReport';
 
@@ -19,6 +19,7 @@ const plant = (piece: Piece, change: (copy: Piece) => void): Piece => {
   change(copy);
   return copy;
 };
+const turnOf = (layer: Layer) => layer.treatments.find(({ kind }) => kind === 'turn') ?? {};
 const failures = (piece: Piece): string[] =>
   stateReport(piece)
     .findings.filter(({ ok }) => !ok)
@@ -51,19 +52,19 @@ describe('state half of the seam report', () => {
   it('names the layer whose turn does not fit its sides', () => {
     const faulty = plant(tunnel, (p) => {
       const frames = p.layers[1];
-      if (frames.kind === 'tunnel') frames.spin = { law: 'wound', start: 0, perLap: 1 / 7 };
+      Object.assign(turnOf(frames), { amount: { law: 'wound', start: 0, perLap: 1 / 7 } });
     });
-    expect(failures(faulty)).toEqual(expect.arrayContaining(['layer:frames', 'value:layers.1.spin']));
-    const repair = stateReport(faulty).findings.find(({ id }) => id === 'value:layers.1.spin')?.repair;
+    expect(failures(faulty)).toEqual(expect.arrayContaining(['layer:frames', 'value:layers.1.treatments.1.amount']));
+    const repair = stateReport(faulty).findings.find(({ id }) => id === 'value:layers.1.treatments.1.amount')?.repair;
     expect(repair?.value).toMatchObject({ law: 'wound', perLap: 0.2 });
   });
 
   it('names drift with broken cycles, although comparing φ mod 1 with itself would not', () => {
     const faulty = plant(tunnel, (p) => {
       const [motes] = p.layers;
-      if (motes.kind === 'field') motes.driftCycles = 2.5;
+      Object.assign(motes.treatments[0], { cycles: 2.5 });
     });
-    expect(failures(faulty)).toEqual(expect.arrayContaining(['layer:motes', 'value:layers.0.driftCycles']));
+    expect(failures(faulty)).toEqual(expect.arrayContaining(['layer:motes', 'value:layers.0.treatments.0.cycles']));
   });
 
   it('names a swing that does not come back and one of the look', () => {
@@ -84,7 +85,7 @@ describe('state half of the seam report', () => {
   it('says nothing of hidden layers', () => {
     const faulty = plant(tunnel, (p) => {
       const [motes] = p.layers;
-      if (motes.kind === 'field') motes.driftCycles = 2.5;
+      Object.assign(motes.treatments[0], { cycles: 2.5 });
       motes.hidden = true;
     });
     expect(failures(faulty)).toEqual([]);
@@ -103,11 +104,11 @@ describe('state half of the seam report', () => {
           p.flight.tilesPerLap = tiles;
           const [motes, frames] = p.layers;
           if (motes.kind === 'field') {
-            motes.driftCycles = cycles;
+            Object.assign(motes.treatments[0], { cycles });
             motes.count = 300;
           }
           if (frames.kind === 'tunnel') {
-            frames.spin = { law: 'wound', start: 0, perLap: spin };
+            Object.assign(turnOf(frames), { amount: { law: 'wound', start: 0, perLap: spin } });
             frames.twist = twist;
           }
         });

@@ -1,8 +1,12 @@
 import type { z } from 'zod';
 import { cameraPose } from '../flight/camera';
-import { layerElements } from '../layers/batch';
+import { FlightSchema } from '../flight/schema';
+import { LookSchema } from '../look/schema';
+import { layerPoints, type LayerPoints } from '../layers/batch';
+import { treatmentContext } from '../layers/context';
 import { controlOf, isShown } from '../piece/fields';
 import { definitionOf, type Layer } from '../layers/registry';
+import { treatmentOf, type Treatment } from '../treatments/registry';
 import type { Piece } from '../piece/schema';
 import { multiply, type Vec3 } from '../space/vector';
 import { closes, evaluateAnimated, snapAnimated, type Animated } from '../time/animated';
@@ -45,6 +49,8 @@ const STEP = 1 / 4096;
 const SLOPE_TOLERANCE = 0.02;
 /** Elements compared per layer: any first k are a fair sample. */
 const SAMPLE = 4000;
+/** Vertices of bodies compared per layer, of as many whole bodies as they give, within bounds. */
+const VERTICES = 8000;
 
 /**
  * Compares the scene just before and just after the seam, unwrapped, under its one symmetry: value and slope of the
@@ -134,12 +140,24 @@ function cameraFinding(piece: Piece, g: Symmetry): Finding {
 
 const wholeGap = (n: number): number => Math.abs(n - Math.round(n));
 
+function bodiesToCompare(layer: Layer): number {
+  const most = Math.max(
+    1,
+    ...definitionOf(layer.kind)
+      .drawings(layer, 1)
+      .map((d) => (d.as === 'bodies' ? d.mesh.sample.length : 1)),
+  );
+  return Math.min(300, Math.max(6, VERTICES / most));
+}
+
 function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   const definition = definitionOf(layer.kind);
-  const share = Math.min(1, SAMPLE / definition.elementCount(layer, 1));
-  const tile = piece.tile;
-  const at = (phase: number) => layerElements(piece, layer.id, phase, share);
-  const carry = (elements: ReturnType<typeof at>) => {
+  if (layer.once && g.advance !== 0) return onceFinding(piece, layer);
+  const share = Math.min(1, (definition.bodies ? bodiesToCompare(layer) : SAMPLE) / definition.elementCount(layer, 1));
+  const tile = layer.once ? Infinity : piece.tile;
+  // what is held in steps belongs to the frame on its own side of the seam
+  const at = (phase: number, framePhase = phase) => layerPoints(piece, layer.id, phase, share, framePhase);
+  const carry = (elements: LayerPoints) => {
     const position = new Float32Array(elements.position.length);
     for (let i = 0; i < elements.count; i++) {
       const p: Vec3 = [elements.position[i * 3], elements.position[i * 3 + 1], elements.position[i * 3 + 2]];
@@ -151,7 +169,14 @@ function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   const start = carry(at(0));
   const extent = Math.max(1e-6, ...bounds(end.position));
   const match = worstMatch(end, start, tile, extent);
-  const slopeGap = match.pairs ? slopeDifference(end, at(1 - STEP), start, carry(at(STEP)), match.pairs, extent) : 1;
+  const slopeGap = match.pairs
+    ? slopeDifference(
+        [end, at(1 - STEP, 1), at(1 - 2 * STEP, 1)],
+        [start, carry(at(STEP, 0)), carry(at(2 * STEP, 0))],
+        match.pairs,
+        extent,
+      )
+    : 1;
   const lightBefore = definition.light(layer, 1);
   const lightAfter = definition.light(layer, 0);
   const lightGap = Math.abs(lightBefore - lightAfter) / Math.max(lightBefore, lightAfter, 1e-6);
@@ -174,6 +199,24 @@ function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   };
 }
 
+/** A layer that stands once cannot close when the camera ends somewhere else. */
+function onceFinding(piece: Piece, layer: Layer): Finding {
+  return {
+    id: `layer:${layer.id}`,
+    subject: layer.name,
+    layerId: layer.id,
+    ok: false,
+    gap: 1,
+    slopeGap: 0,
+    says: 'stands once in the world, but the camera travels on and would have to come back to it',
+    repair: {
+      says: 'Let it stand in every tile',
+      path: ['layers', piece.layers.indexOf(layer), 'once'],
+      value: false,
+    },
+  };
+}
+
 function bounds(position: Float32Array): number[] {
   const low = [Infinity, Infinity, Infinity];
   const high = [-Infinity, -Infinity, -Infinity];
@@ -186,10 +229,8 @@ function bounds(position: Float32Array): number[] {
 
 /** Largest difference of velocity between matched elements, relative to the fastest motion (or a tenth of the extent). */
 function slopeDifference(
-  end: { position: Float32Array; place: Float32Array },
-  before: { position: Float32Array; place: Float32Array },
-  start: { position: Float32Array; place: Float32Array },
-  after: { position: Float32Array; place: Float32Array },
+  [end, before, earlier]: readonly { position: Float32Array }[],
+  [start, after, later]: readonly { position: Float32Array }[],
   pairs: Int32Array,
   extent: number,
 ): number {
@@ -200,8 +241,10 @@ function slopeDifference(
     let gap = 0;
     let speed = 0;
     for (let k = 0; k < 3; k++) {
-      const incoming = (end.position[i * 3 + k] - before.position[i * 3 + k]) / STEP;
-      const outgoing = (after.position[j * 3 + k] - start.position[j * 3 + k]) / STEP;
+      const [p, q] = [i * 3 + k, j * 3 + k];
+      // one-sided differences of second order, so that an accelerating element is not taken for a jerk
+      const incoming = (3 * end.position[p] - 4 * before.position[p] + earlier.position[p]) / (2 * STEP);
+      const outgoing = (-3 * start.position[q] + 4 * after.position[q] - later.position[q]) / (2 * STEP);
       gap += (incoming - outgoing) ** 2;
       speed = Math.max(speed, Math.abs(incoming), Math.abs(outgoing));
     }
@@ -209,7 +252,7 @@ function slopeDifference(
     fastest = Math.max(fastest, speed);
   }
   // float32 positions leave a difference of this size by themselves
-  const rounding = (extent * 2 ** -21) / STEP;
+  const rounding = (extent * 2 ** -19) / STEP;
   return Math.max(0, worst - rounding) / fastest;
 }
 
@@ -221,10 +264,17 @@ interface Place {
   step: number;
 }
 
+/** Whether a field of an object is in use, given its siblings. */
+function inUse(schema: z.ZodType, name: string, object: object): boolean {
+  const field = (schema as unknown as z.ZodObject).shape[name] as z.ZodType | undefined;
+  return field === undefined || isShown(controlOf(field), object);
+}
+
 /** Every animated value of the piece, with the step that closes it. */
 export function animatedPlaces(piece: Piece): Place[] {
   const inObject = (
     object: object,
+    schema: z.ZodType,
     path: (string | number)[],
     subject: string,
     layerId: string | null,
@@ -232,6 +282,7 @@ export function animatedPlaces(piece: Piece): Place[] {
   ): Place[] =>
     Object.entries(object)
       .filter(([, value]) => typeof value === 'object' && value !== null && 'law' in value)
+      .filter(([name]) => inUse(schema, name, object))
       .map(([name, value]) => ({
         subject: `${subject}, ${name}`,
         layerId,
@@ -240,15 +291,34 @@ export function animatedPlaces(piece: Piece): Place[] {
         step: steps[name] ?? 0,
       }));
   return [
-    ...piece.layers.flatMap((layer, i) =>
-      inObject(layer, ['layers', i], layer.name, layer.id, definitionOf(layer.kind).closingSteps(layer)),
-    ),
-    ...inObject(piece.flight, ['flight'], 'Camera', null, {
+    ...piece.layers.flatMap((layer, i) => [
+      ...inObject(
+        layer,
+        definitionOf(layer.kind).schema,
+        ['layers', i],
+        layer.name,
+        layer.id,
+        definitionOf(layer.kind).closingSteps(layer),
+      ),
+      ...layer.treatments.flatMap((t, k) =>
+        inObject(
+          t,
+          treatmentOf(t.kind).schema,
+          ['layers', i, 'treatments', k],
+          `${layer.name}, ${treatmentOf(t.kind).label}`,
+          layer.id,
+          {
+            ...treatmentSteps(piece, layer, t),
+          },
+        ),
+      ),
+    ]),
+    ...inObject(piece.flight, FlightSchema, ['flight'], 'Camera', null, {
       roll: 1,
       yaw: 360,
       bladeTurn: 360 / Math.max(1, piece.flight.blades),
     }),
-    ...inObject(piece.look, ['look'], 'Look', null, {}),
+    ...inObject(piece.look, LookSchema, ['look'], 'Look', null, {}),
   ];
 }
 
@@ -272,37 +342,73 @@ function valueFindings(piece: Piece): Finding[] {
   return [...open, ...fieldFindings(piece)];
 }
 
-/** Plain numbers that must be whole steps for the world to tile and the lap to close: twist, windings, cycles. */
+/** The steps that close a treatment's animated fields: with its gain per lap, or at all times where it must tile. */
+export function treatmentSteps(piece: Piece, layer: Layer, t: Treatment): Record<string, number> {
+  const context = treatmentContext(piece, layer);
+  const { closingSteps, tileSteps } = treatmentOf(t.kind);
+  return {
+    reachAhead: piece.tile,
+    ...closingSteps?.(t, context),
+    ...tileSteps?.(t, context),
+  };
+}
+
+/** Numbers that must be whole steps for the world to tile and the lap to close: twist, windings, cycles. */
 function fieldFindings(piece: Piece): Finding[] {
   return piece.layers.flatMap((layer, index) => {
     if (layer.hidden) return [];
     const definition = definitionOf(layer.kind);
-    const fields = (definition.schema as unknown as z.ZodObject).shape as Record<string, z.ZodType>;
-    return Object.entries(definition.closingSteps(layer)).flatMap(([name, step]): Finding[] => {
-      const value = (layer as Record<string, unknown>)[name];
-      const meta = controlOf(fields[name]);
-      if (typeof value !== 'number' || meta?.control === 'animated' || !isShown(meta, layer)) return [];
-      const steps = value / step;
-      if (Math.abs(steps - Math.round(steps)) < 1e-6) return [];
-      const mended = Math.max(meta?.min !== undefined && meta.min > 0 ? step : -Infinity, Math.round(steps) * step);
-      const unit = meta?.unit ?? '';
-      return [
-        {
-          id: `value:layers.${index}.${name}`,
-          subject: `${layer.name}, ${(meta?.label ?? name).toLowerCase()}`,
-          layerId: layer.id,
-          ok: false,
-          gap: wholeGap(steps),
-          slopeGap: 0,
-          says: `${Number(value.toFixed(4))} ${unit} does not close; the nearest that does is ${Number(mended.toFixed(4))}`,
-          repair: {
-            says: `Make it ${Number(mended.toFixed(4))} ${unit}`,
-            path: ['layers', index, name],
-            value: mended,
-          },
-        },
-      ];
+    const own = stepFindings(layer, definition.schema, definition.closingSteps(layer), {
+      subject: layer.name,
+      layerId: layer.id,
+      path: ['layers', index],
     });
+    const treated = layer.treatments.flatMap((t, k) => {
+      if (t.off) return [];
+      const { label, schema, closingSteps, tileSteps } = treatmentOf(t.kind);
+      const context = treatmentContext(piece, layer);
+      const steps = { ...closingSteps?.(t, context), ...tileSteps?.(t, context) };
+      const always = new Set(Object.keys(tileSteps?.(t, context) ?? {}));
+      const where = { subject: `${layer.name}, ${label}`, layerId: layer.id, path: ['layers', index, 'treatments', k] };
+      return stepFindings(t, schema, steps, where, always);
+    });
+    return [...own, ...treated];
+  });
+}
+
+/** @param always animated fields that may not leave their steps at any time */
+function stepFindings(
+  owner: object,
+  schema: z.ZodType,
+  steps: Record<string, number>,
+  where: { subject: string; layerId: string; path: (string | number)[] },
+  always: ReadonlySet<string> = new Set(),
+): Finding[] {
+  const fields = (schema as unknown as z.ZodObject).shape as Record<string, z.ZodType>;
+  return Object.entries(steps).flatMap(([name, step]): Finding[] => {
+    const value = (owner as Record<string, Animated>)[name];
+    const meta = controlOf(fields[name]);
+    if ((meta?.control === 'animated' && !always.has(name)) || !isShown(meta, owner)) return [];
+    const stated = typeof value === 'number' ? value : evaluateAnimated(value, 0);
+    const count = stated / step;
+    if (typeof value === 'number' && Math.abs(count - Math.round(count)) < 1e-6) return [];
+    const mended = Math.max(meta?.min !== undefined && meta.min > 0 ? step : -Infinity, Math.round(count) * step);
+    const unit = meta?.unit ?? '';
+    return [
+      {
+        id: `value:${[...where.path, name].join('.')}`,
+        subject: `${where.subject}, ${(meta?.label ?? name).toLowerCase()}`,
+        layerId: where.layerId,
+        ok: false,
+        gap: Math.max(wholeGap(count), 0.01),
+        slopeGap: 0,
+        says:
+          typeof value === 'number'
+            ? `${Number(value.toFixed(4))} ${unit} does not close; the nearest that does is ${Number(mended.toFixed(4))}`
+            : `may not change over the lap, or neighbouring tiles do not meet`,
+        repair: { says: `Make it ${Number(mended.toFixed(4))} ${unit}`, path: [...where.path, name], value: mended },
+      },
+    ];
   });
 }
 

@@ -31,3 +31,6 @@ export function barBeat(phase: number, beats: number): { bar: number; beat: numb
   const at = Math.floor(wrapPhase(phase) * beats + 1e-9);
   return { bar: Math.floor(at / 4) + 1, beat: (at % 4) + 1 };
 }
+
+/** The whole frame, 0 … frames − 1, that a phase belongs to. */
+export const frameAt = (phase: number, frames: number): number => Math.floor(wrapPhase(phase) * frames + 1e-6) % frames;

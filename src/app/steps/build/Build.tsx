@@ -1,10 +1,9 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
 import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import { definitionOf, layerKinds, type LayerKind } from '../../../core/layers/registry';
 import { Button } from '../../parts/Button';
 import { CardsHead } from '../../parts/CardsHead';
+import { Reorder } from '../../parts/Reorder';
 import { bench, usePiece } from '../../state/bench';
 import { LayerCard } from './LayerCard';
 import { addLayer, moveLayer } from './layerEdits';
@@ -50,28 +49,19 @@ function AddMenu() {
 /** The layers of the world. */
 export function BuildCards() {
   const piece = usePiece();
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   return (
     <>
       <CardsHead title="Layers">
         <AddMenu />
       </CardsHead>
-      <DndContext
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragEnd={({ active, over }) =>
-          over && bench.update((now) => moveLayer(now, String(active.id), String(over.id)))
-        }
+      <Reorder
+        ids={piece.layers.map(({ id }) => id)}
+        onMove={(id, over) => bench.update((now) => moveLayer(now, id, over))}
       >
-        <SortableContext items={piece.layers.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-          {piece.layers.map((layer, index) => (
-            <LayerCard key={layer.id} piece={piece} layer={layer} index={index} />
-          ))}
-        </SortableContext>
-      </DndContext>
+        {piece.layers.map((layer, index) => (
+          <LayerCard key={layer.id} piece={piece} layer={layer} index={index} />
+        ))}
+      </Reorder>
       {piece.layers.length === 0 ? (
         <div className={styles.empty}>
           <p>The world is empty. Begin with what the camera will pass:</p>

@@ -1,18 +1,18 @@
-import { useSortable } from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
-import { Copy, Eye, EyeOff, Focus, GripVertical, Trash2 } from 'lucide-react';
+import { Copy, Eye, EyeOff, Focus, Trash2 } from 'lucide-react';
 import { definitionOf, type Layer } from '../../../core/layers/registry';
-import { layerContext } from '../../../core/layers/batch';
+import { layerExtent } from '../../../core/layers/context';
 import type { Piece } from '../../../core/piece/schema';
 import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
 import { ChoiceField } from '../../parts/ChoiceField';
 import { Inspector } from '../../parts/Inspector';
 import { PlainRow } from '../../parts/PlainRow';
+import { ReorderItem } from '../../parts/Reorder';
 import rows from '../../parts/Row.module.css';
 import { bench, useBench } from '../../state/bench';
 import { LayerDrawing } from './LayerDrawing';
 import { duplicateLayer, removeLayer } from './layerEdits';
+import { TreatmentList } from './TreatmentList';
 import { LayerName } from './LayerName';
 import styles from './Build.module.css';
 
@@ -31,7 +31,7 @@ function summary(piece: Piece, layer: Layer, working: boolean): string {
   const definition = definitionOf(layer.kind);
   const final = definition.counted(layer, 1);
   const drawn = definition.counted(layer, working ? layer.working : 1);
-  const { halfWidth, halfHeight } = definition.extent(layer, layerContext(piece));
+  const { halfWidth, halfHeight } = layerExtent(piece, layer);
   const count =
     drawn.count < final.count ? `${thousands(drawn.count)} of ${thousands(final.count)}` : thousands(final.count);
   return `${count} ${final.noun} · ${(2 * halfWidth).toFixed(1)} × ${(2 * halfHeight).toFixed(1)} m`;
@@ -43,83 +43,75 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
   const alone = useBench((state) => state.alone === layer.id);
   const working = useBench((state) => state.working);
   const definition = definitionOf(layer.kind);
-  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: layer.id });
   const path = ['layers', index] as const;
   const share = String(layer.working);
   return (
-    <div
-      ref={setNodeRef}
-      style={{
-        transform: CSS.Translate.toString(transform),
-        transition,
-        zIndex: isDragging ? 2 : undefined,
-        position: 'relative',
-      }}
-    >
-      <Card
-        title={layer.name || definition.label}
-        summary={layer.hidden ? 'hidden' : summary(piece, layer, working)}
-        drawing={<LayerDrawing piece={piece} layer={layer} />}
-        open={open}
-        onToggle={() => bench.patch({ open: open ? null : layer.id, selected: null })}
-        actions={
-          <>
-            <button className={styles.grip} {...attributes} {...listeners} aria-label={`Move ${layer.name}`}>
-              <GripVertical size={15} />
-            </button>
-            <Button
-              kind="bare"
-              pressed={alone}
-              label={`Show ${layer.name} alone`}
-              onPress={() => bench.patch({ alone: alone ? null : layer.id })}
+    <ReorderItem id={layer.id} name={layer.name}>
+      {(handle) => (
+        <Card
+          title={layer.name || definition.label}
+          summary={layer.hidden ? 'hidden' : summary(piece, layer, working)}
+          drawing={<LayerDrawing piece={piece} layer={layer} />}
+          open={open}
+          onToggle={() => bench.patch({ open: open ? null : layer.id, selected: null })}
+          actions={
+            <>
+              {handle}
+              <Button
+                kind="bare"
+                pressed={alone}
+                label={`Show ${layer.name} alone`}
+                onPress={() => bench.patch({ alone: alone ? null : layer.id })}
+              >
+                <Focus size={15} />
+              </Button>
+              <Button
+                kind="bare"
+                label={layer.hidden ? `Show ${layer.name}` : `Hide ${layer.name}`}
+                onPress={() => bench.set([...path, 'hidden'], !layer.hidden)}
+              >
+                {layer.hidden ? <EyeOff size={15} /> : <Eye size={15} />}
+              </Button>
+            </>
+          }
+        >
+          <section className={rows.group}>
+            <LayerName path={[...path, 'name']} name={layer.name} />
+            <PlainRow
+              label="While working"
+              hint="Share of the final count that is drawn while you work; exports always draw all."
             >
-              <Focus size={15} />
+              <ChoiceField
+                label="Share drawn while working"
+                value={share}
+                choices={SHARES[share] ? SHARES : { [share]: `${Math.round(layer.working * 100)} %`, ...SHARES }}
+                onChange={(value) => bench.set([...path, 'working'], Number(value))}
+              />
+            </PlainRow>
+          </section>
+          <Inspector schema={definition.schema} path={path} closingSteps={definition.closingSteps(layer)} />
+          <TreatmentList piece={piece} layer={layer} index={index} />
+          <footer className={styles.foot}>
+            <Button
+              onPress={() => {
+                const copied = duplicateLayer(piece, layer.id);
+                bench.update(() => copied.piece);
+                bench.patch({ open: copied.id });
+              }}
+            >
+              <Copy size={14} /> Duplicate
             </Button>
             <Button
-              kind="bare"
-              label={layer.hidden ? `Show ${layer.name}` : `Hide ${layer.name}`}
-              onPress={() => bench.set([...path, 'hidden'], !layer.hidden)}
+              onPress={() => {
+                bench.update((now) => removeLayer(now, layer.id));
+                bench.patch({ open: null, selected: null, ...(alone ? { alone: null } : {}) });
+              }}
             >
-              {layer.hidden ? <EyeOff size={15} /> : <Eye size={15} />}
+              <Trash2 size={14} /> Delete
             </Button>
-          </>
-        }
-      >
-        <section className={rows.group}>
-          <LayerName path={[...path, 'name']} name={layer.name} />
-          <PlainRow
-            label="While working"
-            hint="Share of the final count that is drawn while you work; exports always draw all."
-          >
-            <ChoiceField
-              label="Share drawn while working"
-              value={share}
-              choices={SHARES[share] ? SHARES : { [share]: `${Math.round(layer.working * 100)} %`, ...SHARES }}
-              onChange={(value) => bench.set([...path, 'working'], Number(value))}
-            />
-          </PlainRow>
-        </section>
-        <Inspector schema={definition.schema} path={path} closingSteps={definition.closingSteps(layer)} />
-        <footer className={styles.foot}>
-          <Button
-            onPress={() => {
-              const copied = duplicateLayer(piece, layer.id);
-              bench.update(() => copied.piece);
-              bench.patch({ open: copied.id });
-            }}
-          >
-            <Copy size={14} /> Duplicate
-          </Button>
-          <Button
-            onPress={() => {
-              bench.update((now) => removeLayer(now, layer.id));
-              bench.patch({ open: null, selected: null, ...(alone ? { alone: null } : {}) });
-            }}
-          >
-            <Trash2 size={14} /> Delete
-          </Button>
-        </footer>
-      </Card>
-    </div>
+          </footer>
+        </Card>
+      )}
+    </ReorderItem>
   );
 }

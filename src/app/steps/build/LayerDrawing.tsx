@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { layerBatch } from '../../../core/layers/batch';
+import { layerContext } from '../../../core/layers/context';
 import { definitionOf, type Layer } from '../../../core/layers/registry';
 import { linearToHex } from '../../../core/look/colour';
 import type { Piece } from '../../../core/piece/schema';
@@ -14,11 +15,7 @@ export function LayerDrawing({ piece, layer }: { piece: Piece; layer: Layer }) {
     const share = Math.min(1, FEW / definition.elementCount(layer, 1));
     const alone = { ...piece, layers: [layer, ...piece.layers.filter(({ id }) => id !== layer.id)] };
     const batch = layerBatch(alone, layer.id, 0, share);
-    const { halfWidth, halfHeight, centre, bend } = definition.extent(layer, {
-      tile: piece.tile,
-      seconds: 1,
-      routeOf: () => ({ radius: 0, turnsPerMetre: 0 }),
-    });
+    const { halfWidth, halfHeight, centre, bend } = definition.extent(layer, layerContext(piece));
     const reach = Math.max(halfWidth, halfHeight) + bend;
     const points = Array.from({ length: batch.count }, (_, i) => {
       const depth = 1.2 + Math.max(0, -batch.position[i * 3 + 2]) / piece.tile;

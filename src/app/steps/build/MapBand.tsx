@@ -1,6 +1,7 @@
 import { useCallback, useMemo } from 'react';
 import { cameraPose, flightRoute } from '../../../core/flight/camera';
-import { layerBatch, layerContext } from '../../../core/layers/batch';
+import { layerBatch } from '../../../core/layers/batch';
+import { layerExtent } from '../../../core/layers/context';
 import { definitionOf } from '../../../core/layers/registry';
 import { fieldOfViewDeg, depthLimitsMm } from '../../../core/lens/optics';
 import { linearToHex } from '../../../core/look/colour';
@@ -39,7 +40,7 @@ function dotsOf(piece: Piece): Dots[] {
       );
       const lines = definition.drawings(layer, share).some(({ as }) => as !== 'sprites');
       const perRing = lines ? batch.count / Math.max(1, definition.counted(layer, share).count + 1) : 0;
-      const { halfWidth, bend } = definition.extent(layer, layerContext(piece));
+      const { halfWidth, bend } = layerExtent(piece, layer);
       return {
         x: pick(0, 1),
         y: pick(1, 1),

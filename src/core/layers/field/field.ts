@@ -1,20 +1,30 @@
 import { z } from 'zod';
-import { animated, choice, gradient, integer, layerRef, number, statedValues } from '../../piece/fields';
+import { animated, choice, gradient, integer, layerRef, number, profile } from '../../piece/fields';
 import { evaluateAnimated } from '../../time/animated';
-import { layerBase, layerSeed } from '../base';
+import { fitNoise } from '../../treatments/base';
+import { DARK, layerBase, layerSeed } from '../base';
 import type { LayerDefinition } from '../definition';
-import { sliceOrder } from './slices';
-import { fieldRun, signatures, source } from './field.gen';
+import { gridParts, sliceOrder } from './slices';
+import { fieldRun, signatures, sources } from './field.gen';
 
-const SHAPES = { box: 'Box', ball: 'Ball', shell: 'Shell', disc: 'Disc', corridor: 'Ring around a corridor' };
-const SHAPE_INDEX = { box: 0, ball: 1, shell: 2, disc: 3, corridor: 4 } as const;
+const SHAPES = {
+  box: 'Box',
+  ball: 'Ball',
+  shell: 'Shell',
+  disc: 'Disc',
+  corridor: 'Ring around a corridor',
+  strand: 'Strand along the route',
+  grid: 'Grid',
+};
+const SHAPE_INDEX = { box: 0, ball: 1, shell: 2, disc: 3, corridor: 4, strand: 5, grid: 6 } as const;
 const PLACES = { random: 'By chance', position: 'By position', noise: 'By noise' };
+const SPRITES = { disc: 'Disc', ring: 'Ring', star: 'Star', streak: 'Streak' };
+const SPRITE_INDEX = { disc: 0, ring: 1, star: 2, streak: 3 } as const;
 const PLACE_INDEX = { random: 0, position: 1, noise: 2 } as const;
 
 const shape = 'Shape';
 const motes = 'Particles';
 const tint = 'Colour';
-const drifting = 'Drift';
 
 const FieldSchema = z.looseObject({
   ...layerBase,
@@ -84,6 +94,25 @@ const FieldSchema = z.looseObject({
     group: shape,
     hint: 'Metres above the route.',
   }),
+  gridDepth: number(1, {
+    label: 'Rows deep',
+    unit: '× wide',
+    min: 0.01,
+    max: 100,
+    comfort: 4,
+    group: shape,
+    when: { field: 'shape', is: ['grid'] },
+    hint: 'Rows along the tile for each row across.',
+  }),
+  jitter: number(0.2, {
+    label: 'Jitter',
+    unit: 'of a row',
+    min: 0,
+    max: 1,
+    group: shape,
+    when: { field: 'shape', is: ['grid'] },
+    hint: '0: exactly on the grid. 1: anywhere within its cell.',
+  }),
   follow: layerRef({ label: 'Follows', group: shape, hint: 'Wraps the volume around the route of a tunnel.' }),
   count: integer(6000, {
     label: 'Count',
@@ -109,7 +138,26 @@ const FieldSchema = z.looseObject({
     min: 0,
     max: 1,
     group: motes,
+    when: { field: 'sizeBy', is: ['steep'] },
     hint: '0: all alike. 1: many tiny and a few twelve times larger.',
+  }),
+  sizeBy: choice(
+    'steep',
+    { steep: 'Many tiny, few large', profile: 'A curve of its own' },
+    { label: 'Sizes', group: motes, hint: 'How sizes are shared out among the particles.' },
+  ),
+  sizeProfile: profile([0.2, 0.25, 0.3, 0.4, 0.6, 1, 2, 5], {
+    label: 'Size curve',
+    min: 0,
+    max: 12,
+    group: motes,
+    when: { field: 'sizeBy', is: ['profile'] },
+    hint: 'From the smallest draw to the largest, as multiples of the size.',
+  }),
+  sprite: choice('disc', SPRITES, {
+    label: 'Sprite',
+    group: motes,
+    hint: 'What a particle in focus looks like; out of focus all become the shape of the aperture.',
   }),
   softness: number(0.5, {
     label: 'Softness',
@@ -172,47 +220,27 @@ const FieldSchema = z.looseObject({
     when: { field: 'placeBy', is: ['noise'] },
     hint: 'Most whole cycles the noise makes in a lap.',
   }),
-  drift: animated(0.15, {
-    label: 'Amount',
-    unit: 'm',
-    min: 0,
-    max: 100,
-    comfort: 2,
-    group: drifting,
-    hint: 'How far the swirling air carries a particle, in metres.',
-  }),
-  driftScale: number(2.5, {
-    label: 'Swirl size',
-    unit: 'm',
-    min: 0.05,
-    max: 500,
-    comfort: 10,
-    group: drifting,
-    hint: 'Metres across one swirl; fitted so that it tiles.',
-  }),
-  driftCycles: number(3, {
-    label: 'Evolves',
-    unit: 'cycles per lap',
-    min: 0.1,
-    max: 64,
-    comfort: 8,
-    decimals: 2,
-    group: drifting,
-    hint: 'Most cycles the air makes in a lap; whole numbers close.',
-  }),
   ...layerSeed,
 });
 export type FieldLayer = z.infer<typeof FieldSchema>;
 
-/** The farthest a swirl carries a particle, in units of the drift's amount (largest of a million: see layers.test.ts). */
-const DRIFT_REACH = 3;
+const tiled = (layer: FieldLayer): boolean => ['box', 'corridor', 'strand', 'grid'].includes(layer.shape);
 
-const tiled = (layer: FieldLayer): boolean => layer.shape === 'box' || layer.shape === 'corridor';
+/** Rows of a grid along x, y and z: near cubes whose number comes closest to the count. The tile's length is not known
+ * here, so a tile counts as deep as the field is wide. */
+export function gridRows(layer: FieldLayer): [number, number, number] {
+  const aspect = layer.height / layer.width;
+  const x = Math.max(1, Math.round(Math.cbrt(layer.count / aspect / layer.gridDepth)));
+  const y = Math.max(1, Math.round(x * aspect));
+  return [x, y, Math.max(1, Math.round(layer.count / (x * y)))];
+}
 
-/** Noise scale per axis and its period: the number of swirls along the tile is whole, across it is free. */
-function fitNoise(metres: number, tile: number): { scale: number[]; period: number[] } {
-  const along = Math.max(2, Math.round(tile / metres));
-  return { scale: [1 / metres, 1 / metres, along / tile], period: [512, 512, along] };
+/** Every stride-th layer of a grid is drawn at a working share: strides divide the rows, so the rhythm stays even. */
+function gridStride(layer: FieldLayer, share: number): number {
+  const rows = gridRows(layer)[2];
+  let stride = Math.max(1, Math.min(rows, Math.round(1 / share)));
+  while (rows % stride !== 0) stride--;
+  return stride;
 }
 
 export const field: LayerDefinition<FieldLayer> = {
@@ -221,29 +249,34 @@ export const field: LayerDefinition<FieldLayer> = {
   need: 'Fill a space',
   describe: 'Particles in a box, ball, shell, disc or around a corridor',
   schema: FieldSchema,
-  kernel: { entry: 'fieldElement', source, signature: signatures.fieldElement, run: fieldRun },
-  elementCount: (layer, share) => Math.max(1, Math.round(layer.count * share)),
+  kernel: { entry: 'fieldElement', sources, signature: signatures.fieldElement, run: fieldRun },
+  elementCount(layer, share) {
+    if (layer.shape !== 'grid') return Math.max(1, Math.round(layer.count * share));
+    const [x, y, z] = gridRows(layer);
+    return (x * y * z) / gridStride(layer, share);
+  },
   counted: (layer, share) => ({ count: field.elementCount(layer, share), noun: 'particles' }),
-  tileOf: (_, context) => context.tile,
-  values(layer, context, phase) {
+  tiled,
+  turnStep: () => 1,
+  values(layer, context, phase, share) {
     const { tile } = context;
-    const drift = fitNoise(layer.driftScale, tile);
     const patch = fitNoise(layer.placeScale, tile);
     const route = context.routeOf(layer.follow);
-    const whole = Math.max(1, Math.round(layer.driftCycles));
     return {
       seed: layer.seed,
       shape: SHAPE_INDEX[layer.shape],
       extent: [layer.width, layer.height, tiled(layer) ? tile : layer.depth],
       inner: layer.hollow,
       at: [layer.aside, layer.above, tiled(layer) ? -tile / 2 : -layer.ahead],
+      grid: gridRows(layer),
+      stride: layer.shape === 'grid' ? gridStride(layer, share) : 1,
+      jitter: layer.jitter,
       radius: layer.size,
       variation: layer.variation,
+      sizeBy: layer.sizeBy === 'profile' ? 1 : 0,
+      profileA: layer.sizeProfile.slice(0, 4),
+      profileB: layer.sizeProfile.slice(4),
       glint: layer.glint,
-      drift: evaluateAnimated(layer.drift, phase),
-      driftScale: drift.scale,
-      driftPeriod: drift.period,
-      driftCycles: whole,
       placeBy: PLACE_INDEX[layer.placeBy],
       placeSpread: layer.spread,
       placeScale: patch.scale,
@@ -251,12 +284,15 @@ export const field: LayerDefinition<FieldLayer> = {
       placeCycles: layer.placeCycles,
       routeRadius: route.radius,
       routeTurns: route.turnsPerMetre,
-      // whole cycles leave the phase as it is; others run the whole count slower or faster, and do not come back
-      lap: (phase * layer.driftCycles) / whole,
+      lap: phase,
     };
   },
   drawings(layer, share) {
     const count = field.elementCount(layer, share);
+    if (layer.shape === 'grid') {
+      const [x, y, z] = gridRows(layer);
+      return [{ as: 'sprites', ...gridParts(x * y, z / gridStride(layer, share), layer.jitter) }];
+    }
     if (tiled(layer)) return [{ as: 'sprites', ...sliceOrder(count, layer.seed) }];
     return [
       {
@@ -266,18 +302,20 @@ export const field: LayerDefinition<FieldLayer> = {
       },
     ];
   },
-  structure: (layer) => [tiled(layer), layer.seed],
+  structure: (layer) => [tiled(layer), layer.seed, layer.shape === 'grid' && [gridRows(layer), layer.jitter]],
   look: (layer) => ({
     softness: layer.softness,
     lineWidth: 0,
-    largestRadius: layer.size * (1 + 11 * layer.variation ** 2),
+    largestRadius:
+      layer.size * (layer.sizeBy === 'profile' ? Math.max(...layer.sizeProfile) : 1 + 11 * layer.variation ** 2),
+    matter: DARK,
+    sprite: SPRITE_INDEX[layer.sprite],
   }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
   extent(layer, context) {
     const { radius } = context.routeOf(layer.follow);
     const across = Math.hypot(layer.width, layer.height) / 2;
-    const drift = Math.max(...statedValues(layer.drift).map(Math.abs));
     return {
       halfWidth: layer.width / 2,
       halfHeight: layer.height / 2,
@@ -285,9 +323,12 @@ export const field: LayerDefinition<FieldLayer> = {
       from: tiled(layer) ? 0 : layer.ahead - layer.depth / 2,
       to: tiled(layer) ? context.tile : layer.ahead + layer.depth / 2,
       bend: radius,
-      // the swirl's largest reach is DRIFT_REACH times its amount; a winding route tilts the section along the travel
-      carried: DRIFT_REACH * drift + (radius > 0 ? across : 0),
+      // a winding route tilts the section along the travel
+      carried: radius > 0 ? across : 0,
+      body: 0,
+      grown: 1,
+      tilted: 0,
     };
   },
-  closingSteps: () => ({ driftCycles: 1 }),
+  closingSteps: () => ({}),
 };

@@ -5,6 +5,21 @@ import type { Part } from '../definition';
 const SLICES = 16;
 
 /**
+ * A grid's particles lie in layers along the tile already: a part is a stretch of layers, widened by what jitter moves.
+ * @param across particles of one layer; @param layers of the tile; @param jitter share of a row
+ */
+export function gridParts(across: number, layers: number, jitter: number): { order: Uint32Array; parts: Part[] } {
+  const slices = Math.min(SLICES, layers);
+  const wide = (0.5 * jitter) / layers;
+  const parts = Array.from({ length: slices }, (_, s) => {
+    const from = Math.round((s * layers) / slices);
+    const to = Math.round(((s + 1) * layers) / slices);
+    return { from: from / layers - wide, to: to / layers + wide, first: from * across, count: (to - from) * across };
+  });
+  return { order: Uint32Array.from({ length: across * layers }, (_, id) => id), parts };
+}
+
+/**
  * The particles of a field sorted into slices along the tile, so that each slice is drawn only into the sizes its blur
  * needs and not at all when it is behind the camera. Depends on nothing but count and seed.
  * @returns order: particle ids; parts: stretches of it, with the share of the tile's length each lies in

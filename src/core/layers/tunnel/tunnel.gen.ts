@@ -1,5 +1,8 @@
 // Generated from src/core/layers/tunnel/tunnel.glsl by npm run kernels. Do not edit.
-export const RF = new Float64Array(6), RI = new Int32Array(5);
+import { sources as from0 } from '../../random/hash.gen';
+import { sources as from1 } from '../../noise/flow.gen';
+import { sources as from2 } from '../../space/route.gen';
+export const RF = new Float64Array(14), RI = new Int32Array(5);
 export function flowNoise$(): void {
   let grad_x = 0;
   let grad_y = 0;
@@ -527,13 +530,22 @@ export function flowNoise$(): void {
   RF[3] = grad_z;
   return;
 }
-export function tunnelElement(id: number, seed: number, corners: number, copies: number, innerRatio: number, innerTurn: number, radius: number, rings: number, stride: number, tile: number, twist: number, spin: number, disorder: number, wobble: number, wobbleCycles: number, placeBy: number, placeSpread: number, placeCycles: number, placeDetail: number, accent: number, routeRadius: number, routeTurns: number, lap: number): void {
+export function tunnelElement(id: number, seed: number, corners: number, roundness: number, flatness: number, copies: number, innerRatio: number, innerTurn: number, radius: number, rings: number, stride: number, tile: number, twist: number, wobble: number, wobbleCycles: number, placeBy: number, placeSpread: number, placeCycles: number, placeDetail: number, accent: number, routeRadius: number, routeTurns: number, lap: number): void {
   let position_x = 0;
   let position_y = 0;
   let position_z = 0;
+  let rotation_x = 0;
+  let rotation_y = 0;
+  let rotation_z = 0;
+  let rotation_w = 0;
+  let spoke_x = 0;
+  let spoke_y = 0;
+  let spoke_z = 0;
   let size = 0;
   let place = 0;
   let light = 0;
+  let order = 0;
+  let key = 0;
   id = id | 0;
   seed = seed | 0;
   corners = corners | 0;
@@ -549,6 +561,7 @@ export function tunnelElement(id: number, seed: number, corners: number, copies:
   let drawn = Math.imul(((index / Math.imul(corners, copies)) | 0), stride);
   let ring = ((drawn >= rings) ? ((drawn - rings) | 0) : drawn);
   let cornerIndex = ((index - Math.imul(((index / corners) | 0), corners)) | 0);
+  key = ((Math.imul(ring, 2) + copy) | 0);
   let v_x = ring;
   let v_y = copy;
   let v_z = seed;
@@ -578,32 +591,60 @@ export function tunnelElement(id: number, seed: number, corners: number, copies:
   let h_z = t2;
   let h_w = t3;
   let along = ((drawn + 0.5) / rings);
+  order = (along - Math.floor(along));
   let inside = copy;
-  const t4 = ((((h_x >>> 8) | 0) >>> 0) * (1 / 16777216));
-  let r = ((radius * (1 * (1 - inside) + innerRatio * inside)) * (1 + (((t4 - 0.5) * 2) * disorder)));
-  const t5 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
-  let turn = ((((((cornerIndex / corners) + (twist * along)) + spin) + (innerTurn * inside)) + 0.25) + (((t5 - 0.5) * 0.25) * disorder));
+  size = (radius * (1 * (1 - inside) + innerRatio * inside));
+  let turn = (((cornerIndex / corners) + (innerTurn * inside)) + 0.25);
+  const t4 = (turn + 0.25);
+  let r = (t4 - Math.floor((t4 + 0.5)));
+  let a = Math.abs(r);
+  const t5 = (0.5 - a);
+  let q = (Math.min(a, t5) * 6.283185307179586);
+  let q2 = (q * q);
+  let s = (q * (1 + (q2 * ((-0.16666666667) + (q2 * (0.0083333333333 + (q2 * ((-0.00019841269841) + (q2 * (0.0000027557319224 + (q2 * (-2.5052108385e-8))))))))))));
+  const t6 = ((r < 0) ? (-s) : s);
+  let cx = t6;
+  let r$1 = (turn - Math.floor((turn + 0.5)));
+  let a$1 = Math.abs(r$1);
+  const t7 = (0.5 - a$1);
+  let q$1 = (Math.min(a$1, t7) * 6.283185307179586);
+  let q2$1 = (q$1 * q$1);
+  let s$1 = (q$1 * (1 + (q2$1 * ((-0.16666666667) + (q2$1 * (0.0083333333333 + (q2$1 * ((-0.00019841269841) + (q2$1 * (0.0000027557319224 + (q2$1 * (-2.5052108385e-8))))))))))));
+  const t8 = ((r$1 < 0) ? (-s$1) : s$1);
+  let cy = t8;
+  if ((roundness > 0)) {
+    let reach = Math.pow((Math.pow(Math.abs(cx), roundness) + Math.pow(Math.abs(cy), roundness)), ((-1) / roundness));
+    cx = (cx * reach);
+    cy = (cy * reach);
+  }
+  cy = (cy * flatness);
+  let around = (twist * along);
+  const t9 = (around + 0.25);
+  let r$2 = (t9 - Math.floor((t9 + 0.5)));
+  let a$2 = Math.abs(r$2);
+  const t10 = (0.5 - a$2);
+  let q$2 = (Math.min(a$2, t10) * 6.283185307179586);
+  let q2$2 = (q$2 * q$2);
+  let s$2 = (q$2 * (1 + (q2$2 * ((-0.16666666667) + (q2$2 * (0.0083333333333 + (q2$2 * ((-0.00019841269841) + (q2$2 * (0.0000027557319224 + (q2$2 * (-2.5052108385e-8))))))))))));
+  const t11 = ((r$2 < 0) ? (-s$2) : s$2);
+  let ca = t11;
+  let r$3 = (around - Math.floor((around + 0.5)));
+  let a$3 = Math.abs(r$3);
+  const t12 = (0.5 - a$3);
+  let q$3 = (Math.min(a$3, t12) * 6.283185307179586);
+  let q2$3 = (q$3 * q$3);
+  let s$3 = (q$3 * (1 + (q2$3 * ((-0.16666666667) + (q2$3 * (0.0083333333333 + (q2$3 * ((-0.00019841269841) + (q2$3 * (0.0000027557319224 + (q2$3 * (-2.5052108385e-8))))))))))));
+  const t13 = ((r$3 < 0) ? (-s$3) : s$3);
+  let sa = t13;
+  let flat__x = ((cx * ca) - (cy * sa));
+  let flat__y = ((cx * sa) + (cy * ca));
   let slope_x = 0;
   let slope_y = 0;
   let slope_z = 0;
   if ((wobble > 0)) {
-    const t6 = (turn + 0.25);
-    let r$1 = (t6 - Math.floor((t6 + 0.5)));
-    let a = Math.abs(r$1);
-    const t7 = (0.5 - a);
-    let q = (Math.min(a, t7) * 6.283185307179586);
-    let q2 = (q * q);
-    let s = (q * (1 + (q2 * ((-0.16666666667) + (q2 * (0.0083333333333 + (q2 * ((-0.00019841269841) + (q2 * (0.0000027557319224 + (q2 * (-2.5052108385e-8))))))))))));
-    const t8 = ((r$1 < 0) ? (-s) : s);
-    let r$2 = (turn - Math.floor((turn + 0.5)));
-    let a$1 = Math.abs(r$2);
-    const t9 = (0.5 - a$1);
-    let q$1 = (Math.min(a$1, t9) * 6.283185307179586);
-    let q2$1 = (q$1 * q$1);
-    let s$1 = (q$1 * (1 + (q2$1 * ((-0.16666666667) + (q2$1 * (0.0083333333333 + (q2$1 * ((-0.00019841269841) + (q2$1 * (0.0000027557319224 + (q2$1 * (-2.5052108385e-8))))))))))));
-    const t10 = ((r$2 < 0) ? (-s$1) : s$1);
-    let q_x = (t8 * 0.9);
-    let q_y = (t10 * 0.9);
+    const t14 = (0.9 * (1 / Math.sqrt((((flat__x * flat__x) + (flat__y * flat__y)) + 1e-9))));
+    let q_x = (flat__x * t14);
+    let q_y = (flat__y * t14);
     let q_z = (along * 6);
     RF[0] = q_x;
     RF[1] = q_y;
@@ -615,42 +656,25 @@ export function tunnelElement(id: number, seed: number, corners: number, copies:
     RF[3] = lap;
     RI[4] = wobbleCycles;
     flowNoise$();
-    const t11 = RF[0];
-    const t12 = RF[1];
-    const t13 = RF[2];
-    const t14 = RF[3];
-    slope_x = t12;
-    slope_y = t13;
-    slope_z = t14;
-    let n = t11;
-    r = (r * (1 + (wobble * n)));
+    const t15 = RF[0];
+    const t16 = RF[1];
+    const t17 = RF[2];
+    const t18 = RF[3];
+    slope_x = t16;
+    slope_y = t17;
+    slope_z = t18;
+    let n = t15;
+    const t19 = (1 + (wobble * n));
+    flat__x = (flat__x * t19);
+    flat__y = (flat__y * t19);
   }
-  const t15 = (turn + 0.25);
-  let r$3 = (t15 - Math.floor((t15 + 0.5)));
-  let a$2 = Math.abs(r$3);
-  const t16 = (0.5 - a$2);
-  let q$2 = (Math.min(a$2, t16) * 6.283185307179586);
-  let q2$2 = (q$2 * q$2);
-  let s$2 = (q$2 * (1 + (q2$2 * ((-0.16666666667) + (q2$2 * (0.0083333333333 + (q2$2 * ((-0.00019841269841) + (q2$2 * (0.0000027557319224 + (q2$2 * (-2.5052108385e-8))))))))))));
-  const t17 = ((r$3 < 0) ? (-s$2) : s$2);
-  let r$4 = (turn - Math.floor((turn + 0.5)));
-  let a$3 = Math.abs(r$4);
-  const t18 = (0.5 - a$3);
-  let q$3 = (Math.min(a$3, t18) * 6.283185307179586);
-  let q2$3 = (q$3 * q$3);
-  let s$3 = (q$3 * (1 + (q2$3 * ((-0.16666666667) + (q2$3 * (0.0083333333333 + (q2$3 * ((-0.00019841269841) + (q2$3 * (0.0000027557319224 + (q2$3 * (-2.5052108385e-8))))))))))));
-  const t19 = ((r$4 < 0) ? (-s$3) : s$3);
-  let local_x = (t17 * r);
-  let local_y = (t19 * r);
-  let local_z = (along * tile);
-  const t20 = ((((h_z >>> 8) | 0) >>> 0) * (1 / 16777216));
-  const t21 = ((((h_w >>> 8) | 0) >>> 0) * (1 / 16777216));
-  local_x = (local_x + (((t20 - 0.5) * radius) * disorder));
-  local_y = (local_y + (((t21 - 0.5) * radius) * disorder));
-  place = (along - Math.floor(along));
+  spoke_x = flat__x;
+  spoke_y = flat__y;
+  spoke_z = 0;
+  place = order;
   if ((placeBy === 0)) {
-    const t22 = ((((h_z >>> 8) | 0) >>> 0) * (1 / 16777216));
-    place = t22;
+    const t20 = ((((h_z >>> 8) | 0) >>> 0) * (1 / 16777216));
+    place = t20;
   }
   if ((placeBy === 1)) {
     place = Math.abs(((place * 2) - 1));
@@ -669,94 +693,128 @@ export function tunnelElement(id: number, seed: number, corners: number, copies:
     RF[3] = lap;
     RI[4] = placeCycles;
     flowNoise$();
-    const t23 = RF[0];
-    const t24 = RF[1];
-    const t25 = RF[2];
-    const t26 = RF[3];
-    slope_x = t24;
-    slope_y = t25;
-    slope_z = t26;
-    let n$1 = t23;
-    const t27 = ((((h_w >>> 8) | 0) >>> 0) * (1 / 16777216));
-    place = ((0.5 + (1.25 * n$1)) + ((t27 - 0.5) * 0.25));
+    const t21 = RF[0];
+    const t22 = RF[1];
+    const t23 = RF[2];
+    const t24 = RF[3];
+    slope_x = t22;
+    slope_y = t23;
+    slope_z = t24;
+    let n$1 = t21;
+    const t25 = ((((h_w >>> 8) | 0) >>> 0) * (1 / 16777216));
+    place = ((0.5 + (1.25 * n$1)) + ((t25 - 0.5) * 0.25));
+  }
+  if ((placeBy === 3)) {
+    place = Math.abs((((cornerIndex / corners) * 2) - 1));
   }
   place = Math.min(Math.max((0.5 + ((place - 0.5) * placeSpread)), 0), 1);
-  const t28 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
-  const t29 = (lap * ((1 + (((h_x >>> 0) % (3 >>> 0)) | 0)) | 0));
-  const t30 = (t28 + (t29 - Math.floor(t29)));
-  let r$5 = (t30 - Math.floor((t30 + 0.5)));
-  let a$4 = Math.abs(r$5);
-  const t31 = (0.5 - a$4);
-  let q$4 = (Math.min(a$4, t31) * 6.283185307179586);
+  const t26 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
+  const t27 = (lap * ((1 + (((h_x >>> 0) % (3 >>> 0)) | 0)) | 0));
+  const t28 = (t26 + (t27 - Math.floor(t27)));
+  let r$4 = (t28 - Math.floor((t28 + 0.5)));
+  let a$4 = Math.abs(r$4);
+  const t29 = (0.5 - a$4);
+  let q$4 = (Math.min(a$4, t29) * 6.283185307179586);
   let q2$4 = (q$4 * q$4);
   let s$4 = (q$4 * (1 + (q2$4 * ((-0.16666666667) + (q2$4 * (0.0083333333333 + (q2$4 * ((-0.00019841269841) + (q2$4 * (0.0000027557319224 + (q2$4 * (-2.5052108385e-8))))))))))));
-  const t32 = ((r$5 < 0) ? (-s$4) : s$4);
-  let wave = (0.5 + (0.5 * t32));
+  const t30 = ((r$4 < 0) ? (-s$4) : s$4);
+  let wave = (0.5 + (0.5 * t30));
   light = (1 * (1 - accent) + (0.25 + ((((4 * wave) * wave) * wave) * wave)) * accent);
-  size = r;
-  let turn$1 = (local_z * routeTurns);
-  let r$6 = (turn$1 - Math.floor((turn$1 + 0.5)));
-  let a$5 = Math.abs(r$6);
-  const t33 = (0.5 - a$5);
-  let q$5 = (Math.min(a$5, t33) * 6.283185307179586);
+  const t31 = (along * tile);
+  const t32 = routeRadius;
+  const t33 = routeTurns;
+  let origin_x = 0;
+  let origin_y = 0;
+  let origin_z = 0;
+  let frame_x = 0;
+  let frame_y = 0;
+  let frame_z = 0;
+  let frame_w = 0;
+  let turn$1 = (t31 * t33);
+  let r$5 = (turn$1 - Math.floor((turn$1 + 0.5)));
+  let a$5 = Math.abs(r$5);
+  const t34 = (0.5 - a$5);
+  let q$5 = (Math.min(a$5, t34) * 6.283185307179586);
   let q2$5 = (q$5 * q$5);
   let s$5 = (q$5 * (1 + (q2$5 * ((-0.16666666667) + (q2$5 * (0.0083333333333 + (q2$5 * ((-0.00019841269841) + (q2$5 * (0.0000027557319224 + (q2$5 * (-2.5052108385e-8))))))))))));
-  const t34 = ((r$6 < 0) ? (-s$5) : s$5);
-  let s$6 = t34;
-  const t35 = (turn$1 + 0.25);
-  let r$7 = (t35 - Math.floor((t35 + 0.5)));
-  let a$6 = Math.abs(r$7);
-  const t36 = (0.5 - a$6);
-  let q$6 = (Math.min(a$6, t36) * 6.283185307179586);
+  const t35 = ((r$5 < 0) ? (-s$5) : s$5);
+  let s$6 = t35;
+  const t36 = (turn$1 + 0.25);
+  let r$6 = (t36 - Math.floor((t36 + 0.5)));
+  let a$6 = Math.abs(r$6);
+  const t37 = (0.5 - a$6);
+  let q$6 = (Math.min(a$6, t37) * 6.283185307179586);
   let q2$6 = (q$6 * q$6);
   let s$7 = (q$6 * (1 + (q2$6 * ((-0.16666666667) + (q2$6 * (0.0083333333333 + (q2$6 * ((-0.00019841269841) + (q2$6 * (0.0000027557319224 + (q2$6 * (-2.5052108385e-8))))))))))));
-  const t37 = ((r$7 < 0) ? (-s$7) : s$7);
-  let c = t37;
-  let slope = ((routeRadius * 6.283185307179586) * routeTurns);
+  const t38 = ((r$6 < 0) ? (-s$7) : s$7);
+  let c = t38;
+  origin_x = (t32 * c);
+  origin_y = (t32 * s$6);
+  origin_z = (-t31);
+  let slope = ((t32 * 6.283185307179586) * t33);
   let inv = (1 / Math.sqrt((1 + (slope * slope))));
-  let outward_x = c;
-  let outward_y = s$6;
-  let outward_z = 0;
-  let tangent_x = (((-slope) * s$6) * inv);
-  let tangent_y = ((slope * c) * inv);
-  let tangent_z = ((-1) * inv);
-  let over_x = (outward_y * tangent_z - outward_z * tangent_y);
-  let over_y = (outward_z * tangent_x - outward_x * tangent_z);
-  let over_z = (outward_x * tangent_y - outward_y * tangent_x);
-  let right_x = ((outward_x * c) - (over_x * s$6));
-  let right_y = ((outward_y * c) - (over_y * s$6));
-  let right_z = ((outward_z * c) - (over_z * s$6));
-  let up_x = ((outward_x * s$6) + (over_x * c));
-  let up_y = ((outward_y * s$6) + (over_y * c));
-  let up_z = ((outward_z * s$6) + (over_z * c));
-  const t38 = (((routeRadius * c) + (right_x * local_x)) + (up_x * local_y));
-  const t39 = (((routeRadius * s$6) + (right_y * local_x)) + (up_y * local_y));
-  const t40 = (((-local_z) + (right_z * local_x)) + (up_z * local_y));
-  position_x = t38;
-  position_y = t39;
-  position_z = t40;
+  let half_ = Math.sqrt((0.5 + (0.5 * inv)));
+  let t41 = 0;
+  if ((slope >= 0)) {
+    const t39 = (0.5 - (0.5 * inv));
+    t41 = Math.sqrt(Math.max(0, t39));
+  } else {
+    const t40 = (0.5 - (0.5 * inv));
+    t41 = (-Math.sqrt(Math.max(0, t40)));
+  }
+  let across = t41;
+  frame_x = (c * across);
+  frame_y = (s$6 * across);
+  frame_z = 0;
+  frame_w = half_;
+  position_x = origin_x;
+  position_y = origin_y;
+  position_z = origin_z;
+  rotation_x = frame_x;
+  rotation_y = frame_y;
+  rotation_z = frame_z;
+  rotation_w = frame_w;
   RF[0] = position_x;
   RF[1] = position_y;
   RF[2] = position_z;
-  RF[3] = size;
-  RF[4] = place;
-  RF[5] = light;
+  RF[3] = rotation_x;
+  RF[4] = rotation_y;
+  RF[5] = rotation_z;
+  RF[6] = rotation_w;
+  RF[7] = spoke_x;
+  RF[8] = spoke_y;
+  RF[9] = spoke_z;
+  RF[10] = size;
+  RF[11] = place;
+  RF[12] = light;
+  RF[13] = order;
+  RI[0] = key;
 }
-export function tunnelRun(first: number, end: number, seed: number, corners: number, copies: number, innerRatio: number, innerTurn: number, radius: number, rings: number, stride: number, tile: number, twist: number, spin: number, disorder: number, wobble: number, wobbleCycles: number, placeBy: number, placeSpread: number, placeCycles: number, placeDetail: number, accent: number, routeRadius: number, routeTurns: number, lap: number, position_o: Float32Array, size_o: Float32Array, place_o: Float32Array, light_o: Float32Array): void {
+export function tunnelRun(first: number, end: number, seed: number, corners: number, roundness: number, flatness: number, copies: number, innerRatio: number, innerTurn: number, radius: number, rings: number, stride: number, tile: number, twist: number, wobble: number, wobbleCycles: number, placeBy: number, placeSpread: number, placeCycles: number, placeDetail: number, accent: number, routeRadius: number, routeTurns: number, lap: number, position_o: Float32Array, rotation_o: Float32Array, spoke_o: Float32Array, size_o: Float32Array, place_o: Float32Array, light_o: Float32Array, order_o: Float32Array, key_o: Uint32Array): void {
   seed = seed | 0; corners = corners | 0; copies = copies | 0; rings = rings | 0; stride = stride | 0; wobbleCycles = wobbleCycles | 0; placeBy = placeBy | 0; placeCycles = placeCycles | 0; placeDetail = placeDetail | 0;
   for (let k = first; k < end; k++) {
   const t0 = k;
   let position_x = 0;
   let position_y = 0;
   let position_z = 0;
+  let rotation_x = 0;
+  let rotation_y = 0;
+  let rotation_z = 0;
+  let rotation_w = 0;
+  let spoke_x = 0;
+  let spoke_y = 0;
+  let spoke_z = 0;
   let size = 0;
   let place = 0;
   let light = 0;
+  let order = 0;
+  let key = 0;
   let index = t0;
   let copy = ((((index / corners) | 0) % copies) | 0);
   let drawn = Math.imul(((index / Math.imul(corners, copies)) | 0), stride);
   let ring = ((drawn >= rings) ? ((drawn - rings) | 0) : drawn);
   let cornerIndex = ((index - Math.imul(((index / corners) | 0), corners)) | 0);
+  key = ((Math.imul(ring, 2) + copy) | 0);
   let v_x = ring;
   let v_y = copy;
   let v_z = seed;
@@ -786,32 +844,60 @@ export function tunnelRun(first: number, end: number, seed: number, corners: num
   let h_z = t3;
   let h_w = t4;
   let along = ((drawn + 0.5) / rings);
+  order = (along - Math.floor(along));
   let inside = copy;
-  const t5 = ((((h_x >>> 8) | 0) >>> 0) * (1 / 16777216));
-  let r = ((radius * (1 * (1 - inside) + innerRatio * inside)) * (1 + (((t5 - 0.5) * 2) * disorder)));
-  const t6 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
-  let turn = ((((((cornerIndex / corners) + (twist * along)) + spin) + (innerTurn * inside)) + 0.25) + (((t6 - 0.5) * 0.25) * disorder));
+  size = (radius * (1 * (1 - inside) + innerRatio * inside));
+  let turn = (((cornerIndex / corners) + (innerTurn * inside)) + 0.25);
+  const t5 = (turn + 0.25);
+  let r = (t5 - Math.floor((t5 + 0.5)));
+  let a = Math.abs(r);
+  const t6 = (0.5 - a);
+  let q = (Math.min(a, t6) * 6.283185307179586);
+  let q2 = (q * q);
+  let s = (q * (1 + (q2 * ((-0.16666666667) + (q2 * (0.0083333333333 + (q2 * ((-0.00019841269841) + (q2 * (0.0000027557319224 + (q2 * (-2.5052108385e-8))))))))))));
+  const t7 = ((r < 0) ? (-s) : s);
+  let cx = t7;
+  let r$1 = (turn - Math.floor((turn + 0.5)));
+  let a$1 = Math.abs(r$1);
+  const t8 = (0.5 - a$1);
+  let q$1 = (Math.min(a$1, t8) * 6.283185307179586);
+  let q2$1 = (q$1 * q$1);
+  let s$1 = (q$1 * (1 + (q2$1 * ((-0.16666666667) + (q2$1 * (0.0083333333333 + (q2$1 * ((-0.00019841269841) + (q2$1 * (0.0000027557319224 + (q2$1 * (-2.5052108385e-8))))))))))));
+  const t9 = ((r$1 < 0) ? (-s$1) : s$1);
+  let cy = t9;
+  if ((roundness > 0)) {
+    let reach = Math.pow((Math.pow(Math.abs(cx), roundness) + Math.pow(Math.abs(cy), roundness)), ((-1) / roundness));
+    cx = (cx * reach);
+    cy = (cy * reach);
+  }
+  cy = (cy * flatness);
+  let around = (twist * along);
+  const t10 = (around + 0.25);
+  let r$2 = (t10 - Math.floor((t10 + 0.5)));
+  let a$2 = Math.abs(r$2);
+  const t11 = (0.5 - a$2);
+  let q$2 = (Math.min(a$2, t11) * 6.283185307179586);
+  let q2$2 = (q$2 * q$2);
+  let s$2 = (q$2 * (1 + (q2$2 * ((-0.16666666667) + (q2$2 * (0.0083333333333 + (q2$2 * ((-0.00019841269841) + (q2$2 * (0.0000027557319224 + (q2$2 * (-2.5052108385e-8))))))))))));
+  const t12 = ((r$2 < 0) ? (-s$2) : s$2);
+  let ca = t12;
+  let r$3 = (around - Math.floor((around + 0.5)));
+  let a$3 = Math.abs(r$3);
+  const t13 = (0.5 - a$3);
+  let q$3 = (Math.min(a$3, t13) * 6.283185307179586);
+  let q2$3 = (q$3 * q$3);
+  let s$3 = (q$3 * (1 + (q2$3 * ((-0.16666666667) + (q2$3 * (0.0083333333333 + (q2$3 * ((-0.00019841269841) + (q2$3 * (0.0000027557319224 + (q2$3 * (-2.5052108385e-8))))))))))));
+  const t14 = ((r$3 < 0) ? (-s$3) : s$3);
+  let sa = t14;
+  let flat__x = ((cx * ca) - (cy * sa));
+  let flat__y = ((cx * sa) + (cy * ca));
   let slope_x = 0;
   let slope_y = 0;
   let slope_z = 0;
   if ((wobble > 0)) {
-    const t7 = (turn + 0.25);
-    let r$1 = (t7 - Math.floor((t7 + 0.5)));
-    let a = Math.abs(r$1);
-    const t8 = (0.5 - a);
-    let q = (Math.min(a, t8) * 6.283185307179586);
-    let q2 = (q * q);
-    let s = (q * (1 + (q2 * ((-0.16666666667) + (q2 * (0.0083333333333 + (q2 * ((-0.00019841269841) + (q2 * (0.0000027557319224 + (q2 * (-2.5052108385e-8))))))))))));
-    const t9 = ((r$1 < 0) ? (-s) : s);
-    let r$2 = (turn - Math.floor((turn + 0.5)));
-    let a$1 = Math.abs(r$2);
-    const t10 = (0.5 - a$1);
-    let q$1 = (Math.min(a$1, t10) * 6.283185307179586);
-    let q2$1 = (q$1 * q$1);
-    let s$1 = (q$1 * (1 + (q2$1 * ((-0.16666666667) + (q2$1 * (0.0083333333333 + (q2$1 * ((-0.00019841269841) + (q2$1 * (0.0000027557319224 + (q2$1 * (-2.5052108385e-8))))))))))));
-    const t11 = ((r$2 < 0) ? (-s$1) : s$1);
-    let q_x = (t9 * 0.9);
-    let q_y = (t11 * 0.9);
+    const t15 = (0.9 * (1 / Math.sqrt((((flat__x * flat__x) + (flat__y * flat__y)) + 1e-9))));
+    let q_x = (flat__x * t15);
+    let q_y = (flat__y * t15);
     let q_z = (along * 6);
     RF[0] = q_x;
     RF[1] = q_y;
@@ -823,42 +909,25 @@ export function tunnelRun(first: number, end: number, seed: number, corners: num
     RF[3] = lap;
     RI[4] = wobbleCycles;
     flowNoise$();
-    const t12 = RF[0];
-    const t13 = RF[1];
-    const t14 = RF[2];
-    const t15 = RF[3];
-    slope_x = t13;
-    slope_y = t14;
-    slope_z = t15;
-    let n = t12;
-    r = (r * (1 + (wobble * n)));
+    const t16 = RF[0];
+    const t17 = RF[1];
+    const t18 = RF[2];
+    const t19 = RF[3];
+    slope_x = t17;
+    slope_y = t18;
+    slope_z = t19;
+    let n = t16;
+    const t20 = (1 + (wobble * n));
+    flat__x = (flat__x * t20);
+    flat__y = (flat__y * t20);
   }
-  const t16 = (turn + 0.25);
-  let r$3 = (t16 - Math.floor((t16 + 0.5)));
-  let a$2 = Math.abs(r$3);
-  const t17 = (0.5 - a$2);
-  let q$2 = (Math.min(a$2, t17) * 6.283185307179586);
-  let q2$2 = (q$2 * q$2);
-  let s$2 = (q$2 * (1 + (q2$2 * ((-0.16666666667) + (q2$2 * (0.0083333333333 + (q2$2 * ((-0.00019841269841) + (q2$2 * (0.0000027557319224 + (q2$2 * (-2.5052108385e-8))))))))))));
-  const t18 = ((r$3 < 0) ? (-s$2) : s$2);
-  let r$4 = (turn - Math.floor((turn + 0.5)));
-  let a$3 = Math.abs(r$4);
-  const t19 = (0.5 - a$3);
-  let q$3 = (Math.min(a$3, t19) * 6.283185307179586);
-  let q2$3 = (q$3 * q$3);
-  let s$3 = (q$3 * (1 + (q2$3 * ((-0.16666666667) + (q2$3 * (0.0083333333333 + (q2$3 * ((-0.00019841269841) + (q2$3 * (0.0000027557319224 + (q2$3 * (-2.5052108385e-8))))))))))));
-  const t20 = ((r$4 < 0) ? (-s$3) : s$3);
-  let local_x = (t18 * r);
-  let local_y = (t20 * r);
-  let local_z = (along * tile);
-  const t21 = ((((h_z >>> 8) | 0) >>> 0) * (1 / 16777216));
-  const t22 = ((((h_w >>> 8) | 0) >>> 0) * (1 / 16777216));
-  local_x = (local_x + (((t21 - 0.5) * radius) * disorder));
-  local_y = (local_y + (((t22 - 0.5) * radius) * disorder));
-  place = (along - Math.floor(along));
+  spoke_x = flat__x;
+  spoke_y = flat__y;
+  spoke_z = 0;
+  place = order;
   if ((placeBy === 0)) {
-    const t23 = ((((h_z >>> 8) | 0) >>> 0) * (1 / 16777216));
-    place = t23;
+    const t21 = ((((h_z >>> 8) | 0) >>> 0) * (1 / 16777216));
+    place = t21;
   }
   if ((placeBy === 1)) {
     place = Math.abs(((place * 2) - 1));
@@ -877,224 +946,152 @@ export function tunnelRun(first: number, end: number, seed: number, corners: num
     RF[3] = lap;
     RI[4] = placeCycles;
     flowNoise$();
-    const t24 = RF[0];
-    const t25 = RF[1];
-    const t26 = RF[2];
-    const t27 = RF[3];
-    slope_x = t25;
-    slope_y = t26;
-    slope_z = t27;
-    let n$1 = t24;
-    const t28 = ((((h_w >>> 8) | 0) >>> 0) * (1 / 16777216));
-    place = ((0.5 + (1.25 * n$1)) + ((t28 - 0.5) * 0.25));
+    const t22 = RF[0];
+    const t23 = RF[1];
+    const t24 = RF[2];
+    const t25 = RF[3];
+    slope_x = t23;
+    slope_y = t24;
+    slope_z = t25;
+    let n$1 = t22;
+    const t26 = ((((h_w >>> 8) | 0) >>> 0) * (1 / 16777216));
+    place = ((0.5 + (1.25 * n$1)) + ((t26 - 0.5) * 0.25));
+  }
+  if ((placeBy === 3)) {
+    place = Math.abs((((cornerIndex / corners) * 2) - 1));
   }
   place = Math.min(Math.max((0.5 + ((place - 0.5) * placeSpread)), 0), 1);
-  const t29 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
-  const t30 = (lap * ((1 + (((h_x >>> 0) % (3 >>> 0)) | 0)) | 0));
-  const t31 = (t29 + (t30 - Math.floor(t30)));
-  let r$5 = (t31 - Math.floor((t31 + 0.5)));
-  let a$4 = Math.abs(r$5);
-  const t32 = (0.5 - a$4);
-  let q$4 = (Math.min(a$4, t32) * 6.283185307179586);
+  const t27 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
+  const t28 = (lap * ((1 + (((h_x >>> 0) % (3 >>> 0)) | 0)) | 0));
+  const t29 = (t27 + (t28 - Math.floor(t28)));
+  let r$4 = (t29 - Math.floor((t29 + 0.5)));
+  let a$4 = Math.abs(r$4);
+  const t30 = (0.5 - a$4);
+  let q$4 = (Math.min(a$4, t30) * 6.283185307179586);
   let q2$4 = (q$4 * q$4);
   let s$4 = (q$4 * (1 + (q2$4 * ((-0.16666666667) + (q2$4 * (0.0083333333333 + (q2$4 * ((-0.00019841269841) + (q2$4 * (0.0000027557319224 + (q2$4 * (-2.5052108385e-8))))))))))));
-  const t33 = ((r$5 < 0) ? (-s$4) : s$4);
-  let wave = (0.5 + (0.5 * t33));
+  const t31 = ((r$4 < 0) ? (-s$4) : s$4);
+  let wave = (0.5 + (0.5 * t31));
   light = (1 * (1 - accent) + (0.25 + ((((4 * wave) * wave) * wave) * wave)) * accent);
-  size = r;
-  let turn$1 = (local_z * routeTurns);
-  let r$6 = (turn$1 - Math.floor((turn$1 + 0.5)));
-  let a$5 = Math.abs(r$6);
-  const t34 = (0.5 - a$5);
-  let q$5 = (Math.min(a$5, t34) * 6.283185307179586);
+  const t32 = (along * tile);
+  let origin_x = 0;
+  let origin_y = 0;
+  let origin_z = 0;
+  let frame_x = 0;
+  let frame_y = 0;
+  let frame_z = 0;
+  let frame_w = 0;
+  let turn$1 = (t32 * routeTurns);
+  let r$5 = (turn$1 - Math.floor((turn$1 + 0.5)));
+  let a$5 = Math.abs(r$5);
+  const t33 = (0.5 - a$5);
+  let q$5 = (Math.min(a$5, t33) * 6.283185307179586);
   let q2$5 = (q$5 * q$5);
   let s$5 = (q$5 * (1 + (q2$5 * ((-0.16666666667) + (q2$5 * (0.0083333333333 + (q2$5 * ((-0.00019841269841) + (q2$5 * (0.0000027557319224 + (q2$5 * (-2.5052108385e-8))))))))))));
-  const t35 = ((r$6 < 0) ? (-s$5) : s$5);
-  let s$6 = t35;
-  const t36 = (turn$1 + 0.25);
-  let r$7 = (t36 - Math.floor((t36 + 0.5)));
-  let a$6 = Math.abs(r$7);
-  const t37 = (0.5 - a$6);
-  let q$6 = (Math.min(a$6, t37) * 6.283185307179586);
+  const t34 = ((r$5 < 0) ? (-s$5) : s$5);
+  let s$6 = t34;
+  const t35 = (turn$1 + 0.25);
+  let r$6 = (t35 - Math.floor((t35 + 0.5)));
+  let a$6 = Math.abs(r$6);
+  const t36 = (0.5 - a$6);
+  let q$6 = (Math.min(a$6, t36) * 6.283185307179586);
   let q2$6 = (q$6 * q$6);
   let s$7 = (q$6 * (1 + (q2$6 * ((-0.16666666667) + (q2$6 * (0.0083333333333 + (q2$6 * ((-0.00019841269841) + (q2$6 * (0.0000027557319224 + (q2$6 * (-2.5052108385e-8))))))))))));
-  const t38 = ((r$7 < 0) ? (-s$7) : s$7);
-  let c = t38;
+  const t37 = ((r$6 < 0) ? (-s$7) : s$7);
+  let c = t37;
+  origin_x = (routeRadius * c);
+  origin_y = (routeRadius * s$6);
+  origin_z = (-t32);
   let slope = ((routeRadius * 6.283185307179586) * routeTurns);
   let inv = (1 / Math.sqrt((1 + (slope * slope))));
-  let outward_x = c;
-  let outward_y = s$6;
-  let outward_z = 0;
-  let tangent_x = (((-slope) * s$6) * inv);
-  let tangent_y = ((slope * c) * inv);
-  let tangent_z = ((-1) * inv);
-  let over_x = (outward_y * tangent_z - outward_z * tangent_y);
-  let over_y = (outward_z * tangent_x - outward_x * tangent_z);
-  let over_z = (outward_x * tangent_y - outward_y * tangent_x);
-  let right_x = ((outward_x * c) - (over_x * s$6));
-  let right_y = ((outward_y * c) - (over_y * s$6));
-  let right_z = ((outward_z * c) - (over_z * s$6));
-  let up_x = ((outward_x * s$6) + (over_x * c));
-  let up_y = ((outward_y * s$6) + (over_y * c));
-  let up_z = ((outward_z * s$6) + (over_z * c));
-  const t39 = (((routeRadius * c) + (right_x * local_x)) + (up_x * local_y));
-  const t40 = (((routeRadius * s$6) + (right_y * local_x)) + (up_y * local_y));
-  const t41 = (((-local_z) + (right_z * local_x)) + (up_z * local_y));
-  position_x = t39;
-  position_y = t40;
-  position_z = t41;
+  let half_ = Math.sqrt((0.5 + (0.5 * inv)));
+  let t40 = 0;
+  if ((slope >= 0)) {
+    const t38 = (0.5 - (0.5 * inv));
+    t40 = Math.sqrt(Math.max(0, t38));
+  } else {
+    const t39 = (0.5 - (0.5 * inv));
+    t40 = (-Math.sqrt(Math.max(0, t39)));
+  }
+  let across = t40;
+  frame_x = (c * across);
+  frame_y = (s$6 * across);
+  frame_z = 0;
+  frame_w = half_;
+  position_x = origin_x;
+  position_y = origin_y;
+  position_z = origin_z;
+  rotation_x = frame_x;
+  rotation_y = frame_y;
+  rotation_z = frame_z;
+  rotation_w = frame_w;
   position_o[k * 3] = position_x;
   position_o[k * 3 + 1] = position_y;
   position_o[k * 3 + 2] = position_z;
+  rotation_o[k * 4] = rotation_x;
+  rotation_o[k * 4 + 1] = rotation_y;
+  rotation_o[k * 4 + 2] = rotation_z;
+  rotation_o[k * 4 + 3] = rotation_w;
+  spoke_o[k * 3] = spoke_x;
+  spoke_o[k * 3 + 1] = spoke_y;
+  spoke_o[k * 3 + 2] = spoke_z;
   size_o[k] = size;
   place_o[k] = place;
   light_o[k] = light;
+  order_o[k] = order;
+  key_o[k] = key;
   }
 }
 
 /** Parameters of each exported kernel, in order: name, GLSL type, direction. */
-export const signatures = {"tunnelElement":[{"name":"id","type":"uint","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"corners","type":"int","direction":"in"},{"name":"copies","type":"int","direction":"in"},{"name":"innerRatio","type":"float","direction":"in"},{"name":"innerTurn","type":"float","direction":"in"},{"name":"radius","type":"float","direction":"in"},{"name":"rings","type":"int","direction":"in"},{"name":"stride","type":"int","direction":"in"},{"name":"tile","type":"float","direction":"in"},{"name":"twist","type":"float","direction":"in"},{"name":"spin","type":"float","direction":"in"},{"name":"disorder","type":"float","direction":"in"},{"name":"wobble","type":"float","direction":"in"},{"name":"wobbleCycles","type":"int","direction":"in"},{"name":"placeBy","type":"int","direction":"in"},{"name":"placeSpread","type":"float","direction":"in"},{"name":"placeCycles","type":"int","direction":"in"},{"name":"placeDetail","type":"int","direction":"in"},{"name":"accent","type":"float","direction":"in"},{"name":"routeRadius","type":"float","direction":"in"},{"name":"routeTurns","type":"float","direction":"in"},{"name":"lap","type":"float","direction":"in"},{"name":"position","type":"vec3","direction":"out"},{"name":"size","type":"float","direction":"out"},{"name":"place","type":"float","direction":"out"},{"name":"light","type":"float","direction":"out"}]} as const;
+export const signatures = {"tunnelElement":[{"name":"id","type":"uint","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"corners","type":"int","direction":"in"},{"name":"roundness","type":"float","direction":"in"},{"name":"flatness","type":"float","direction":"in"},{"name":"copies","type":"int","direction":"in"},{"name":"innerRatio","type":"float","direction":"in"},{"name":"innerTurn","type":"float","direction":"in"},{"name":"radius","type":"float","direction":"in"},{"name":"rings","type":"int","direction":"in"},{"name":"stride","type":"int","direction":"in"},{"name":"tile","type":"float","direction":"in"},{"name":"twist","type":"float","direction":"in"},{"name":"wobble","type":"float","direction":"in"},{"name":"wobbleCycles","type":"int","direction":"in"},{"name":"placeBy","type":"int","direction":"in"},{"name":"placeSpread","type":"float","direction":"in"},{"name":"placeCycles","type":"int","direction":"in"},{"name":"placeDetail","type":"int","direction":"in"},{"name":"accent","type":"float","direction":"in"},{"name":"routeRadius","type":"float","direction":"in"},{"name":"routeTurns","type":"float","direction":"in"},{"name":"lap","type":"float","direction":"in"},{"name":"position","type":"vec3","direction":"out"},{"name":"rotation","type":"vec4","direction":"out"},{"name":"spoke","type":"vec3","direction":"out"},{"name":"size","type":"float","direction":"out"},{"name":"place","type":"float","direction":"out"},{"name":"light","type":"float","direction":"out"},{"name":"order","type":"float","direction":"out"},{"name":"key","type":"uint","direction":"out"}]} as const;
 
-/** The kernel's GLSL with everything it includes, to be put in front of a shader's own code. */
-export const source = `
-uvec4 pcg4d(uvec4 v) {
-  v = v * 1664525u + 1013904223u;
-  v.x += v.y * v.w; v.y += v.z * v.x; v.z += v.x * v.y; v.w += v.y * v.z;
-  v ^= v >> 16u;
-  v.x += v.y * v.w; v.y += v.z * v.x; v.z += v.x * v.y; v.w += v.y * v.z;
-  return v;
-}
-
-float unit(uint h) { return float(h >> 8u) * (1.0 / 16777216.0); }
-
-const float TAU = 6.28318530717958648;
-
-float sinTurn(float t) {
-  float r = t - floor(t + 0.5);
-  float a = abs(r);
-  float q = min(a, 0.5 - a) * TAU;
-  float q2 = q * q;
-  float s = q * (1.0 + q2 * (-0.16666666667 + q2 * (0.0083333333333 + q2 * (-0.00019841269841 + q2 * (2.7557319224e-6 + q2 * -2.5052108385e-8)))));
-  return r < 0.0 ? -s : s;
-}
-
-float cosTurn(float t) { return sinTurn(t + 0.25); }
-
-
-float corner(vec3 d, ivec3 doubled, ivec3 period2, uint seed, float lap, int cycles, inout vec3 grad) {
-  float w = 0.5 - dot(d, d);
-  if (w <= 0.0) return 0.0;
-  ivec3 m = doubled;
-  m.x += m.x < 0 ? period2.x : m.x >= period2.x ? -period2.x : 0;
-  m.y += m.y < 0 ? period2.y : m.y >= period2.y ? -period2.y : 0;
-  m.z += m.z < 0 ? period2.z : m.z >= period2.z ? -period2.z : 0;
-  uvec4 h = pcg4d(uvec4(uvec3(m), seed));
-  vec3 n = vec3(unit(h.x), unit(h.y), unit(h.z)) * 2.0 - 1.0;
-  n = n * inversesqrt(dot(n, n) + 1e-12);
-  // orthonormal basis of the plane perpendicular to n (Duff et al., JCGT 6(1), 2017)
-  float sg = n.z >= 0.0 ? 1.0 : -1.0;
-  float a = -1.0 / (sg + n.z);
-  float b = n.x * n.y * a;
-  vec3 e1 = vec3(1.0 + sg * n.x * n.x * a, sg * b, -sg * n.x);
-  vec3 e2 = vec3(b, sg + n.y * n.y * a, -n.y);
-  float count1 = float(1 + int(((h.w & 65535u) * uint(cycles)) >> 16u));
-  float start1 = float(h.w >> 16u) * (1.0 / 65536.0);
-  // the second axis: a different count, from the low bits that unit() leaves unused
-  float count2 = count1 + 1.0 + float(((h.x & 255u) * uint(cycles - 1)) >> 8u);
-  count2 -= count2 > float(cycles) ? float(cycles) : 0.0;
-  float start2 = float(h.y & 255u) * (1.0 / 256.0);
-  vec3 g = e1 * sinTurn(fract(count1 * lap) + start1) + e2 * sinTurn(fract(count2 * lap) + start2);
-  float gd = dot(g, d);
-  float w2 = w * w;
-  float w3 = w2 * w;
-  grad += g * w3 - d * (6.0 * w2 * gd);
-  return w3 * gd;
-}
-
-const float FLOW_SCALE = 27.0;
-
-float flowNoise(vec3 p, ivec3 period, uint seed, float lap, int cycles, out vec3 grad) {
-  vec3 u = p.yzx + p.zxy;
-  vec3 uf = floor(u);
-  vec3 f = u - uf;
-  ivec3 i0 = ivec3(uf);
-  bool xy = f.x >= f.y;
-  bool yz = f.y >= f.z;
-  bool xz = f.x >= f.z;
-  ivec3 o1 = ivec3(xy && xz ? 1 : 0, !xy && yz ? 1 : 0, !xz && !yz ? 1 : 0);
-  ivec3 o2 = ivec3(xy || xz ? 1 : 0, !xy || yz ? 1 : 0, !xz || !yz ? 1 : 0);
-  ivec3 period2 = period * 2;
-  // doubled lattice positions are integers; distances from fractional parts keep precision
-  vec3 fo = vec3(f.y + f.z - f.x, f.z + f.x - f.y, f.x + f.y - f.z) * 0.5;
-  ivec3 base = ivec3(i0.y + i0.z - i0.x, i0.z + i0.x - i0.y, i0.x + i0.y - i0.z);
-  // wrapped by a float division, as % of negative integers is undefined in GLSL; corner() absorbs a rounding by one
-  base -= period2 * ivec3(floor(vec3(base) / vec3(period2)));
-  ivec3 q1 = ivec3(o1.y + o1.z - o1.x, o1.z + o1.x - o1.y, o1.x + o1.y - o1.z);
-  ivec3 q2 = ivec3(o2.y + o2.z - o2.x, o2.z + o2.x - o2.y, o2.x + o2.y - o2.z);
-  grad = vec3(0.0);
-  float s = corner(fo, base, period2, seed, lap, cycles, grad);
-  float t = corner(fo - vec3(q1) * 0.5, base + q1, period2, seed, lap, cycles, grad);
-  s += t;
-  t = corner(fo - vec3(q2) * 0.5, base + q2, period2, seed, lap, cycles, grad);
-  s += t;
-  t = corner(fo - 0.5, base + 1, period2, seed, lap, cycles, grad);
-  s += t;
-  grad *= FLOW_SCALE;
-  return s * FLOW_SCALE;
-}
-
-vec3 curl(vec3 p, ivec3 period, uint seed, float lap, int cycles) {
-  vec3 a;
-  vec3 b;
-  vec3 c;
-  float unused = flowNoise(p, period, seed, lap, cycles, a);
-  unused = flowNoise(p, period, seed + 1u, lap, cycles, b);
-  unused = flowNoise(p, period, seed + 2u, lap, cycles, c);
-  return vec3(c.y - b.z, a.z - c.x, b.x - a.y);
-}
-
-
-vec3 routePoint(vec3 local, float radius, float turnsPerMetre) {
-  float turn = local.z * turnsPerMetre;
-  float s = sinTurn(turn);
-  float c = cosTurn(turn);
-  float slope = radius * TAU * turnsPerMetre;
-  float inv = inversesqrt(1.0 + slope * slope);
-  vec3 outward = vec3(c, s, 0.0);
-  vec3 tangent = vec3(-slope * s, slope * c, -1.0) * inv;
-  vec3 over = cross(outward, tangent);
-  vec3 right = outward * c - over * s;
-  vec3 up = outward * s + over * c;
-  return vec3(radius * c, radius * s, -local.z) + right * local.x + up * local.y;
-}
-
-
-void tunnelElement(uint id, uint seed, int corners, int copies, float innerRatio, float innerTurn, float radius,
-                   int rings, int stride, float tile, float twist, float spin, float disorder, float wobble, int wobbleCycles,
-                   int placeBy, float placeSpread, int placeCycles, int placeDetail, float accent, float routeRadius,
-                   float routeTurns, float lap, out vec3 position, out float size, out float place, out float light) {
+/** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */
+export const sources: Record<string, string> = {
+  ...from0,
+  ...from1,
+  ...from2,
+  'layers/tunnel/tunnel.glsl': `
+void tunnelElement(uint id, uint seed, int corners, float roundness, float flatness, int copies, float innerRatio,
+                   float innerTurn, float radius, int rings, int stride, float tile, float twist, float wobble,
+                   int wobbleCycles, int placeBy, float placeSpread, int placeCycles, int placeDetail, float accent,
+                   float routeRadius, float routeTurns, float lap, out vec3 position, out vec4 rotation, out vec3 spoke,
+                   out float size, out float place, out float light, out float order, out uint key) {
   int index = int(id);
   int copy = (index / corners) % copies;
   int drawn = (index / (corners * copies)) * stride;
   // one ring past the tile closes its skin and wires onto the next tile's first ring
   int ring = drawn >= rings ? drawn - rings : drawn;
   int cornerIndex = index - (index / corners) * corners;
+  key = uint(ring * 2 + copy);
   uvec4 h = pcg4d(uvec4(uint(ring), uint(copy), seed, 4u));
   float along = (float(drawn) + 0.5) / float(rings);
+  order = fract(along);
   float inside = float(copy);
-  float r = radius * mix(1.0, innerRatio, inside) * (1.0 + (unit(h.x) - 0.5) * 2.0 * disorder);
-  float turn = float(cornerIndex) / float(corners) + twist * along + spin + innerTurn * inside + 0.25
-             + (unit(h.y) - 0.5) * 0.25 * disorder;
+  size = radius * mix(1.0, innerRatio, inside);
+  float turn = float(cornerIndex) / float(corners) + innerTurn * inside + 0.25;
+  float cx = cosTurn(turn);
+  float cy = sinTurn(turn);
+  if (roundness > 0.0) {
+    // superellipse |x|^n + |y|^n = 1 along the direction of the corner
+    float reach = pow(pow(abs(cx), roundness) + pow(abs(cy), roundness), -1.0 / roundness);
+    cx *= reach;
+    cy *= reach;
+  }
+  cy *= flatness;
+  float around = twist * along;
+  float ca = cosTurn(around);
+  float sa = sinTurn(around);
+  vec2 flat_ = vec2(cx * ca - cy * sa, cx * sa + cy * ca);
   vec3 slope;
   if (wobble > 0.0) {
     // by the direction in space, not by the corner: a turn by one side then closes, and so does a twisted tile
-    vec3 q = vec3(cosTurn(turn) * 0.9, sinTurn(turn) * 0.9, along * 6.0);
+    vec3 q = vec3(flat_ * (0.9 * inversesqrt(dot(flat_, flat_) + 1e-9)), along * 6.0);
     float n = flowNoise(q, ivec3(8, 8, 6), seed + 21u, lap, wobbleCycles, slope);
-    r *= 1.0 + wobble * n;
+    flat_ *= 1.0 + wobble * n;
   }
-  vec3 local = vec3(cosTurn(turn) * r, sinTurn(turn) * r, along * tile);
-  local.xy += (vec2(unit(h.z), unit(h.w)) - 0.5) * radius * disorder;
-  place = along - floor(along);
+  spoke = vec3(flat_, 0.0);
+  place = order;
   if (placeBy == 0) place = unit(h.z);
   if (placeBy == 1) place = abs(place * 2.0 - 1.0);
   if (placeBy == 2) {
@@ -1102,12 +1099,12 @@ void tunnelElement(uint id, uint seed, int corners, int copies, float innerRatio
     float n = flowNoise(q, ivec3(4, 4, placeDetail), seed + 31u, lap, placeCycles, slope);
     place = 0.5 + 1.25 * n + (unit(h.w) - 0.5) * 0.25;
   }
+  if (placeBy == 3) place = abs(float(cornerIndex) / float(corners) * 2.0 - 1.0);
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
   // the accent: one ring in a few burns, its turn coming and going with the lap
   float wave = 0.5 + 0.5 * sinTurn(unit(h.y) + fract(lap * float(1 + int(h.x % 3u))));
   light = mix(1.0, 0.25 + 4.0 * wave * wave * wave * wave, accent);
-  size = r;
-  position = routePoint(local, routeRadius, routeTurns);
+  routeFrame(along * tile, routeRadius, routeTurns, position, rotation);
 }
-
-`;
+`,
+};

@@ -1,15 +1,15 @@
 import { z } from 'zod';
 import { animated, choice, gradient, integer, number, statedValues } from '../../piece/fields';
 import { evaluateAnimated } from '../../time/animated';
-import { layerBase, layerSeed } from '../base';
+import { DARK, layerBase, layerSeed } from '../base';
 import type { Drawing, LayerDefinition, RouteShape } from '../definition';
-import { signatures, source, tunnelRun } from './tunnel.gen';
+import { signatures, sources, tunnelRun } from './tunnel.gen';
 
 /** Corners that stand for a circle. */
 const CIRCLE_CORNERS = 64;
 
-const PLACES = { random: 'Ring by chance', position: 'By position', noise: 'Noise per ring' };
-const PLACE_INDEX = { random: 0, position: 1, noise: 2 } as const;
+const PLACES = { random: 'Ring by chance', position: 'By position', noise: 'Noise per ring', side: 'By side' };
+const PLACE_INDEX = { random: 0, position: 1, noise: 2, side: 3 } as const;
 
 const shape = 'Section';
 const way = 'Route';
@@ -22,7 +22,7 @@ const TunnelSchema = z.looseObject({
   kind: z.literal('tunnel'),
   section: choice(
     'polygon',
-    { polygon: 'Polygon', circle: 'Circle' },
+    { polygon: 'Polygon', circle: 'Circle', super: 'Superellipse' },
     { label: 'Section', group: shape, hint: 'The outline carried along the route.' },
   ),
   sides: integer(5, {
@@ -33,6 +33,24 @@ const TunnelSchema = z.looseObject({
     group: shape,
     when: { field: 'section', is: ['polygon'] },
     hint: 'Corners of the polygon.',
+  }),
+  roundness: number(4, {
+    label: 'Roundness',
+    min: 0.3,
+    max: 40,
+    comfort: 12,
+    group: shape,
+    when: { field: 'section', is: ['super'] },
+    hint: 'Exponent of the superellipse: 1 a diamond, 2 an ellipse, 4 a soft square, 40 a square.',
+  }),
+  flatness: number(1, {
+    label: 'Height',
+    unit: '× width',
+    min: 0.02,
+    max: 50,
+    comfort: 2,
+    group: shape,
+    hint: 'Height of the section over its width.',
   }),
   radius: animated(2, {
     label: 'Radius',
@@ -96,14 +114,15 @@ const TunnelSchema = z.looseObject({
     group: way,
     hint: 'Turns of the outline in one tile; steps of one side close.',
   }),
-  build: choice(
+  lines: choice(
     'rings',
-    { rings: 'Rings', wire: 'Wire net', ribs: 'Ribs', skin: 'Skin' },
-    {
-      label: 'Made of',
-      group: lines,
-      hint: 'Rings: lines of light. Wire net: rings and lines along. Ribs: solid bands with gaps. Skin: a closed wall.',
-    },
+    { none: 'None', rings: 'Rings', wires: 'Wires along', net: 'Rings and wires' },
+    { label: 'Lines', group: lines, hint: 'Lines of light around, along, or both.' },
+  ),
+  wall: choice(
+    'none',
+    { none: 'None', ribs: 'Ribs', skin: 'Skin' },
+    { label: 'Wall', group: lines, hint: 'Ribs: solid bands with gaps. Skin: a closed wall.' },
   ),
   rings: integer(24, {
     label: 'Rings',
@@ -123,7 +142,7 @@ const TunnelSchema = z.looseObject({
     display: 1000,
     decimals: 1,
     group: lines,
-    when: { field: 'build', is: ['rings', 'wire'] },
+    when: { field: 'lines', is: ['rings', 'wires', 'net'] },
     hint: 'Thickness of a line in millimetres.',
   }),
   light: animated(1.3, {
@@ -180,24 +199,6 @@ const TunnelSchema = z.looseObject({
     group: tint,
     hint: '0: all rings equally bright. 1: single rings flare up in turn.',
   }),
-  spin: animated(0, {
-    label: 'Turns',
-    unit: 'turns',
-    min: -1000,
-    max: 1000,
-    comfort: 2,
-    decimals: 3,
-    group: life,
-    hint: 'Rotation about the route; wound, it closes in steps of one side.',
-  }),
-  disorder: number(0.03, {
-    label: 'Disorder',
-    min: 0,
-    max: 1,
-    comfort: 0.3,
-    group: life,
-    hint: 'Each ring shifted, turned and scaled a little, as a share of the radius.',
-  }),
   wobble: animated(0, {
     label: 'Wobble',
     min: 0,
@@ -219,7 +220,7 @@ const TunnelSchema = z.looseObject({
 });
 export type TunnelLayer = z.infer<typeof TunnelSchema>;
 
-const cornersOf = (layer: TunnelLayer): number => (layer.section === 'circle' ? CIRCLE_CORNERS : layer.sides);
+const cornersOf = (layer: TunnelLayer): number => (layer.section === 'polygon' ? layer.sides : CIRCLE_CORNERS);
 const copiesOf = (layer: TunnelLayer): number => (layer.nested > 0 ? 2 : 1);
 
 /** Every stride-th ring is drawn at a working share: strides divide the count, so the rhythm stays even. */
@@ -230,7 +231,14 @@ function strideOf(layer: TunnelLayer, share: number): number {
 }
 
 /** The step of rotation under which the section looks the same, in turns. */
-const sectionStep = (layer: TunnelLayer): number => (layer.section === 'circle' ? 1 / CIRCLE_CORNERS : 1 / layer.sides);
+function sectionStep(layer: TunnelLayer): number {
+  const stretched = layer.flatness !== 1;
+  if (layer.placeBy === 'side') return 1;
+  if (layer.section === 'super') return stretched ? 1 / 2 : 1 / 4;
+  const corners = cornersOf(layer);
+  if (!stretched) return 1 / corners;
+  return corners % 2 === 0 ? 1 / 2 : 1;
+}
 
 export function tunnelRoute(layer: TunnelLayer, tile: number): RouteShape {
   return layer.route === 'helix'
@@ -238,7 +246,7 @@ export function tunnelRoute(layer: TunnelLayer, tile: number): RouteShape {
     : { radius: 0, turnsPerMetre: 0 };
 }
 
-function ringPairs(layer: TunnelLayer, drawn: number, along: boolean): Uint32Array {
+function linePairs(layer: TunnelLayer, drawn: number): Uint32Array {
   const corners = cornersOf(layer);
   const copies = copiesOf(layer);
   const perRing = corners * copies;
@@ -247,8 +255,9 @@ function ringPairs(layer: TunnelLayer, drawn: number, along: boolean): Uint32Arr
     for (let copy = 0; copy < copies; copy++)
       for (let corner = 0; corner < corners; corner++) {
         const base = ring * perRing + copy * corners;
-        pairs.push(base + corner, base + ((corner + 1) % corners));
-        if (along && corner % Math.max(1, corners >> 4) === 0) pairs.push(base + corner, base + perRing + corner);
+        if (layer.lines !== 'wires') pairs.push(base + corner, base + ((corner + 1) % corners));
+        if (layer.lines !== 'rings' && corner % Math.max(1, corners >> 4) === 0)
+          pairs.push(base + corner, base + perRing + corner);
       }
   return new Uint32Array(pairs);
 }
@@ -259,7 +268,7 @@ function wallTriangles(layer: TunnelLayer, drawn: number): Uint32Array {
   const perRing = corners * copiesOf(layer);
   const out: number[] = [];
   for (let ring = 0; ring < drawn; ring++) {
-    if (layer.build === 'ribs' && ring % 2 === 1) continue;
+    if (layer.wall === 'ribs' && ring % 2 === 1) continue;
     for (let corner = 0; corner < corners; corner++) {
       const a = ring * perRing + corner;
       const b = ring * perRing + ((corner + 1) % corners);
@@ -275,15 +284,18 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
   need: 'Enclose the camera',
   describe: 'An outline carried along a straight or winding route',
   schema: TunnelSchema,
-  kernel: { entry: 'tunnelElement', source, signature: signatures.tunnelElement, run: tunnelRun },
+  kernel: { entry: 'tunnelElement', sources, signature: signatures.tunnelElement, run: tunnelRun },
   elementCount: (layer, share) => (layer.rings / strideOf(layer, share) + 1) * cornersOf(layer) * copiesOf(layer),
   counted: (layer, share) => ({ count: layer.rings / strideOf(layer, share), noun: 'rings per tile' }),
-  tileOf: (_, context) => context.tile,
+  tiled: () => true,
+  turnStep: (layer, axis, each) => (axis === 'along' && (each || layer.route === 'straight') ? sectionStep(layer) : 1),
   values(layer, context, phase, share) {
     const route = tunnelRoute(layer, context.tile);
     return {
       seed: layer.seed,
       corners: cornersOf(layer),
+      roundness: layer.section === 'super' ? layer.roundness : 0,
+      flatness: layer.flatness,
       copies: copiesOf(layer),
       innerRatio: layer.nested,
       innerTurn: layer.nestedTurn,
@@ -292,8 +304,6 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
       stride: strideOf(layer, share),
       tile: context.tile,
       twist: layer.twist,
-      spin: evaluateAnimated(layer.spin, phase),
-      disorder: layer.disorder,
       wobble: evaluateAnimated(layer.wobble, phase),
       wobbleCycles: layer.wobbleCycles,
       placeBy: PLACE_INDEX[layer.placeBy],
@@ -309,22 +319,20 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
   drawings(layer, share) {
     const drawn = layer.rings / strideOf(layer, share);
     const out: Drawing[] = [];
-    if (layer.build === 'rings' || layer.build === 'wire')
-      out.push({ as: 'segments', pairs: ringPairs(layer, drawn, layer.build === 'wire') });
-    if (layer.build === 'skin' || layer.build === 'ribs') {
-      out.push({ as: 'surface', triangles: wallTriangles(layer, drawn) });
-    }
+    if (layer.lines !== 'none') out.push({ as: 'segments', pairs: linePairs(layer, drawn) });
+    if (layer.wall !== 'none') out.push({ as: 'surface', triangles: wallTriangles(layer, drawn) });
     return out;
   },
-  structure: ({ section, sides, nested, build, rings }) => [section, sides, nested > 0, build, rings],
-  look: (layer) => ({ softness: 0, lineWidth: layer.width, largestRadius: 0 }),
+  structure: ({ section, sides, nested, lines, wall, rings }) => [section, sides, nested > 0, lines, wall, rings],
+  look: (layer) => ({ softness: 0, lineWidth: layer.width, largestRadius: 0, matter: DARK, sprite: 0 }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
   extent(layer, context) {
     const radius = Math.max(...statedValues(layer.radius).map(Math.abs));
     const wobble = Math.max(...statedValues(layer.wobble).map(Math.abs));
     const bend = tunnelRoute(layer, context.tile).radius;
-    const most = radius * (1 + layer.disorder) * (1 + wobble) + radius * layer.disorder;
+    // a square's corners are √2 away; no superellipse of exponent under 1 comes farther out than 1
+    const most = radius * (layer.section === 'super' ? Math.SQRT2 : 1) * Math.max(1, layer.flatness) * (1 + wobble);
     return {
       halfWidth: most,
       halfHeight: most,
@@ -334,7 +342,10 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
       to: context.tile * (1 + 1 / layer.rings),
       bend,
       carried: bend > 0 ? most : 0,
+      body: most,
+      grown: 1,
+      tilted: 0,
     };
   },
-  closingSteps: (layer) => ({ spin: sectionStep(layer), twist: sectionStep(layer), helixTurns: 1 }),
+  closingSteps: (layer) => ({ twist: sectionStep(layer), helixTurns: 1 }),
 };

@@ -1,68 +1,92 @@
 import * as THREE from 'three';
-import type { ElementKernel, KernelParameter, KernelValues } from '../../../core/layers/definition';
+import type { Pipeline, Step } from '../../../core/layers/pipeline';
 import { fullscreenMaterial, type Quad } from '../../gl/quad';
+import { ELEMENT_ROW, elementProgram, stepUniforms } from './compose';
 
-/** Texels per row of an element texture. */
-export const ELEMENT_ROW = 1024;
+export { ELEMENT_ROW };
 
-const uniformName = (parameter: KernelParameter): string => `u_${parameter.name}`;
+/** Empty uniforms for some steps. */
+export const uniformsOf = (steps: readonly Step[]): Record<string, THREE.IUniform> =>
+  Object.fromEntries(
+    steps.flatMap((step) => {
+      const { own, reach } = stepUniforms(step);
+      return [...own, ...reach].map(({ name }) => [name, { value: 0 as unknown }]);
+    }),
+  );
 
-const inputs = (kernel: ElementKernel): KernelParameter[] =>
-  kernel.signature.filter((p) => p.direction === 'in' && p.name !== 'id');
+/** Sets the uniforms of some steps to what they are at a phase. */
+export function feed(uniforms: Record<string, THREE.IUniform>, steps: readonly Step[], phase: number): void {
+  for (const step of steps) {
+    const { own, reach } = stepUniforms(step);
+    const values = step.values(phase);
+    for (const { name, parameter } of own) uniforms[name].value = values[parameter.name];
+    const reachValues = step.reach?.(phase);
+    if (reachValues) for (const { name, parameter } of reach) uniforms[name].value = reachValues[parameter.name];
+  }
+}
 
-function fragmentShader(kernel: ElementKernel): string {
-  const uniforms = inputs(kernel).map((p) => `uniform ${p.type} ${uniformName(p)};`);
-  const args = ['id', ...inputs(kernel).map(uniformName), 'position', 'size', 'place', 'light'];
-  return `${kernel.source}
-${uniforms.join('\n')}
-layout(location = 0) out vec4 outPlace;
-layout(location = 1) out vec4 outLook;
-uniform sampler2D uGradient;
-void main() {
-  uint id = uint(gl_FragCoord.y) * ${ELEMENT_ROW}u + uint(gl_FragCoord.x);
-  vec3 position; float size; float place; float light;
-  ${kernel.entry}(${args.join(', ')});
-  outPlace = vec4(position, size);
-  outLook = vec4(textureLod(uGradient, vec2(place, 0.5), 0.0).rgb * light, 1.0);
-}`;
+/** Rest values of the elements as a texture, four numbers a texel. */
+function restTexture(rest: Float32Array): THREE.DataTexture {
+  const rows = Math.max(1, Math.ceil(rest.length / 4 / ELEMENT_ROW));
+  const data = new Float32Array(rows * ELEMENT_ROW * 4);
+  data.set(rest);
+  const texture = new THREE.DataTexture(data, ELEMENT_ROW, rows, THREE.RGBAFormat, THREE.FloatType);
+  texture.needsUpdate = true;
+  return texture;
 }
 
 /**
- * Runs a layer's element kernel once for every element of a tile and keeps the result in textures: one texel an element,
- * position and size in the first, linear colour times light in the second. Sprites, lines and walls read them.
- * Changing the phase changes uniforms only.
+ * Runs a layer's pipeline once for every element of a tile and keeps the result in textures, one texel an element: position
+ * and size, linear colour times light with how far it is there, and for bodies rotation, key and order. Sprites, lines,
+ * walls and bodies read them. Changing the phase or a value changes uniforms only.
  */
 export class ElementPass {
   private readonly material: THREE.RawShaderMaterial;
   private readonly targets: THREE.WebGLRenderTarget[] = [];
+  private readonly rest: THREE.DataTexture | null;
+  private readonly steps: readonly Step[];
 
   constructor(
-    private readonly kernel: ElementKernel,
+    pipeline: Pipeline,
     readonly count: number,
     gradient: THREE.Texture,
+    private readonly bodies: boolean,
+    rest: Float32Array | null,
   ) {
-    const uniforms = Object.fromEntries(inputs(kernel).map((p) => [uniformName(p), { value: 0 as unknown }]));
-    this.material = fullscreenMaterial(fragmentShader(kernel), { ...uniforms, uGradient: { value: gradient } });
+    this.rest = rest ? restTexture(rest) : null;
+    this.steps = this.stepsOf(pipeline);
+    this.material = fullscreenMaterial(elementProgram(pipeline, bodies), {
+      ...uniformsOf(this.steps),
+      uGradient: { value: gradient },
+      uRest: { value: this.rest },
+    });
   }
 
-  /** Evaluates into slot 0 (shutter opens) or 1 (shutter closes). */
-  run(renderer: THREE.WebGLRenderer, quad: Quad, slot: 0 | 1, values: KernelValues): THREE.WebGLRenderTarget {
+  private stepsOf(pipeline: Pipeline): Step[] {
+    return this.bodies ? pipeline.element : [...pipeline.element, ...pipeline.space];
+  }
+
+  /** Evaluates a pipeline of the same structure at a phase into a slot. */
+  run(
+    renderer: THREE.WebGLRenderer,
+    quad: Quad,
+    slot: number,
+    pipeline: Pipeline,
+    phase: number,
+  ): THREE.WebGLRenderTarget {
     const target = this.target(slot);
-    for (const p of inputs(this.kernel)) {
-      const value = values[p.name];
-      this.material.uniforms[uniformName(p)].value = value;
-    }
+    feed(this.material.uniforms, this.stepsOf(pipeline), phase);
     quad.draw(renderer, this.material, target);
     return target;
   }
 
-  /** Textures of the last run of a slot: [position and size, look]. */
-  target(slot: 0 | 1): THREE.WebGLRenderTarget {
-    const made = this.targets[slot];
+  /** Textures of the last run of a slot: place, look, and for bodies turn and mark. */
+  target(slot: number): THREE.WebGLRenderTarget {
+    const made = this.targets[slot] as THREE.WebGLRenderTarget | undefined;
     if (made) return made;
     const rows = Math.max(1, Math.ceil(this.count / ELEMENT_ROW));
     const target = new THREE.WebGLRenderTarget(ELEMENT_ROW, rows, {
-      count: 2,
+      count: this.bodies ? 4 : 2,
       type: THREE.FloatType,
       format: THREE.RGBAFormat,
       minFilter: THREE.NearestFilter,
@@ -75,6 +99,7 @@ export class ElementPass {
 
   dispose(): void {
     this.material.dispose();
-    for (const target of this.targets) target?.dispose();
+    this.rest?.dispose();
+    for (const target of this.targets) (target as THREE.WebGLRenderTarget | undefined)?.dispose();
   }
 }

@@ -1,6 +1,7 @@
 import * as THREE from 'three';
 import type { Piece } from '../../../core/piece/schema';
-import { source as hashSource } from '../../../core/random/hash.gen';
+import { joinSources } from '../../../core/kernel/kernel';
+import { sources as hashSources } from '../../../core/random/hash.gen';
 import { evaluateAnimated } from '../../../core/time/animated';
 import { fullscreenMaterial, type Quad } from '../../gl/quad';
 import finishFragment from './finish.frag.glsl?raw';
@@ -9,7 +10,7 @@ const CURVES = { soft: 0, deep: 1, straight: 2 } as const;
 
 /** From linear light to the display's code values. */
 export class FinishPass {
-  private readonly material = fullscreenMaterial(hashSource + finishFragment, {
+  private readonly material = fullscreenMaterial(joinSources(hashSources) + finishFragment, {
     uPictureLight: { value: null },
     uGlow: { value: null },
     uHasGlow: { value: false },

@@ -8,6 +8,7 @@ flat in vec4 fCell;
 flat in vec4 fStreak;
 flat in vec3 fEnergy;
 flat in vec2 fKind;
+uniform int uSprite;         // what a particle in focus looks like: 0 disc, 1 ring, 2 star, 3 streak
 out vec4 outColour;
 
 // share of a cell's row: hard edges, or hats that overlap by one cell and still sum to one
@@ -21,13 +22,24 @@ float share(float x, float index, float cells) {
   return low * high;
 }
 
+// the sprite's own form, which the lens washes out
+float form(vec2 v) {
+  vec2 a = abs(v);
+  float r = length(v);
+  if (uSprite == 1) return smoothstep(0.52, 0.68, r) * 1.9;
+  if (uSprite == 2) return exp(-9.0 * (a.x * a.y * 14.0 + r * r * 0.25)) * 2.6;
+  return exp(-60.0 * a.y * a.y - 2.0 * a.x * a.x) * 4.2;
+}
+
 float profile(vec2 v, float re) {
   float round_ = length(v);
   float q = fStreak.w > 0.02 && (uAperture.x > 2.5 || uAperture.z != 1.0)
     ? mix(round_, apertureGauge(v, uAperture.x, uAperture.y, uAperture.z), fStreak.w) : round_;
   float edge = clamp(0.5 + (1.0 - q) * re, 0.0, 1.0);
   float k = max(0.0, 1.0 - q * q);
-  return mix(edge, 3.0 * k * k, fKind.x);
+  float plain = mix(edge, 3.0 * k * k, fKind.x);
+  if (uSprite == 0 || fStreak.w > 0.9) return plain;
+  return mix(step(round_, 1.0) * form(v), plain, smoothstep(0.0, 0.9, fStreak.w));
 }
 
 void main() {

@@ -16,11 +16,5 @@ void main() {
   vec3 v = (uView * vec4(p - vec3(0.0, 0.0, uTileOffset), 1.0)).xyz;
   vView = v;
   vLook = texelFetch(uOpenLook, texel, 0).rgb;
-  float d = -v.z;
-  // a lens point off the axis shears the view about the plane of focus
-  vec2 xy = v.xy + uLens * (d / uFocus - 1.0);
-  vec2 clip = 2.0 * (xy * uPixelFocal + uJitter * d) / uPicture;
-  float near = 0.03;
-  float far = max(uAir.z, 1.0);
-  gl_Position = vec4(clip, ((far + near) * d - 2.0 * far * near) / (far - near), d);
+  gl_Position = throughLens(v, uLens, uJitter);
 }

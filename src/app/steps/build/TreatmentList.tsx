@@ -1,0 +1,119 @@
+import { ChevronDown, ChevronRight, Eye, EyeOff, Plus, Trash2 } from 'lucide-react';
+import { Button as Pressable, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
+import { definitionOf } from '../../../core/layers/registry';
+import type { Layer, Piece } from '../../../core/piece/schema';
+import { treatmentSteps } from '../../../core/seam/stateReport';
+import { treatmentKinds, treatmentOf, type Treatment, type TreatmentKind } from '../../../core/treatments/registry';
+import { Button } from '../../parts/Button';
+import { Inspector } from '../../parts/Inspector';
+import menu from '../../parts/Menu.module.css';
+import { Reorder, ReorderItem } from '../../parts/Reorder';
+import rows from '../../parts/Row.module.css';
+import { bench, useBench } from '../../state/bench';
+import build from './Build.module.css';
+import { addTreatment, moveTreatment, removeTreatment } from './treatmentEdits';
+import styles from './TreatmentList.module.css';
+
+function AddTreatment({ layer, onAdd }: { layer: Layer; onAdd(kind: TreatmentKind): void }) {
+  const bodies = definitionOf(layer.kind).bodies === true;
+  const kinds = treatmentKinds.filter((kind) => bodies || !treatmentOf(kind).solidOnly);
+  return (
+    <MenuTrigger>
+      <Button>
+        <Plus size={14} /> Treat
+      </Button>
+      <Popover className={menu.popover} placement="bottom end">
+        <Menu aria-label="Add a treatment" className={menu.items} onAction={(kind) => onAdd(kind as TreatmentKind)}>
+          {kinds.map((kind) => {
+            const { label, describe } = treatmentOf(kind);
+            return (
+              <MenuItem key={kind} id={kind} textValue={label} className={build.item}>
+                <b>{label}</b>
+                <span>{describe}</span>
+              </MenuItem>
+            );
+          })}
+        </Menu>
+      </Popover>
+    </MenuTrigger>
+  );
+}
+
+/** The rules on a layer: a line each, opened in place, dragged into another order. */
+export function TreatmentList({ piece, layer, index }: { piece: Piece; layer: Layer; index: number }) {
+  const open = useBench((state) => state.openTreatment);
+  const setOpen = (id: string | null): void => bench.patch({ openTreatment: id });
+  const { treatments } = layer;
+  const add = (kind: TreatmentKind): void => {
+    const added = addTreatment(piece, index, kind);
+    bench.update(() => added.piece);
+    setOpen(added.id);
+  };
+  return (
+    <section className={rows.group} aria-label="Treatments">
+      <div className={styles.head}>
+        <p className={rows.title}>Treatments</p>
+        <AddTreatment layer={layer} onAdd={add} />
+      </div>
+      <Reorder
+        ids={treatments.map(({ id }) => id)}
+        onMove={(id, over) => bench.update((now) => moveTreatment(now, index, id, over))}
+      >
+        {treatments.map((t, k) => (
+          <ReorderItem key={t.id} id={t.id} name={treatmentOf(t.kind).label}>
+            {(handle) => (
+              <Line
+                piece={piece}
+                layer={layer}
+                path={['layers', index, 'treatments', k]}
+                treatment={t}
+                open={open === t.id}
+                onToggle={() => setOpen(open === t.id ? null : t.id)}
+                onRemove={() => bench.update((now) => removeTreatment(now, index, t.id))}
+                handle={handle}
+              />
+            )}
+          </ReorderItem>
+        ))}
+      </Reorder>
+    </section>
+  );
+}
+
+interface LineProps {
+  piece: Piece;
+  layer: Layer;
+  path: (string | number)[];
+  treatment: Treatment;
+  open: boolean;
+  onToggle(): void;
+  onRemove(): void;
+  handle: React.ReactNode;
+}
+
+function Line({ piece, layer, path, treatment, open, onToggle, onRemove, handle }: LineProps) {
+  const { label, schema, summary } = treatmentOf(treatment.kind);
+  return (
+    <div className={`${styles.line} ${treatment.off ? styles.off : ''}`}>
+      <div className={styles.row}>
+        <Pressable className={styles.title} onPress={onToggle} aria-expanded={open}>
+          {open ? <ChevronDown size={14} /> : <ChevronRight size={14} />}
+          <b>{label}</b>
+          <span>{treatment.off ? 'off' : summary(treatment)}</span>
+        </Pressable>
+        {handle}
+        <Button
+          kind="bare"
+          label={treatment.off ? `Switch ${label} on` : `Switch ${label} off`}
+          onPress={() => bench.set([...path, 'off'], !treatment.off)}
+        >
+          {treatment.off ? <EyeOff size={14} /> : <Eye size={14} />}
+        </Button>
+        <Button kind="bare" label={`Remove ${label}`} onPress={onRemove}>
+          <Trash2 size={14} />
+        </Button>
+      </div>
+      {open ? <Inspector schema={schema} path={path} closingSteps={treatmentSteps(piece, layer, treatment)} /> : null}
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+/** Kernel parameters by name; vectors as arrays. */
+export type KernelValues = Record<string, number | readonly number[]>;
+
+export interface KernelParameter {
+  readonly name: string;
+  readonly type: string;
+  readonly direction: string;
+}
+
+/** A kernel in both its forms: GLSL for the GPU and a generated loop over typed arrays for the CPU. */
+export interface Kernel {
+  entry: string;
+  /** GLSL by file, in order */
+  sources: Record<string, string>;
+  signature: readonly KernelParameter[];
+  /** the generated loop: (first, end, inputs and inouts in the kernel's order, outs) */
+  run: (...args: never[]) => void;
+}
+
+type Column = Float32Array | Uint32Array | Int32Array;
+/** The arrays a kernel reads or writes, by parameter name. */
+export type Columns = Readonly<Record<string, Column>>;
+
+/** The GLSL of several kernels, every file once. */
+export const joinSources = (...lists: readonly Record<string, string>[]): string =>
+  Object.values(Object.assign({}, ...lists) as Record<string, string>).join('\n');
+
+/** Whether a parameter is the running index of the loop: an unsigned integer named `id`. */
+export const isIndex = (p: KernelParameter): boolean => p.name === 'id';
+
+/** The parameters that are the same for every element, in order: uniforms on the GPU. */
+export const uniformParameters = (kernel: Kernel, columns: ReadonlySet<string>): KernelParameter[] =>
+  kernel.signature.filter((p) => p.direction === 'in' && !isIndex(p) && !columns.has(p.name));
+
+const NUMBERS: Record<string, number> = { vec2: 2, vec3: 3, vec4: 4, ivec2: 2, ivec3: 3, ivec4: 4, mat3: 9 };
+
+/**
+ * Runs a kernel on the CPU for elements first…end−1.
+ * @param values parameters that are the same for all elements
+ * @param columns arrays for the rest; a parameter found here is taken from it, never from `values`
+ * @throws RangeError naming a parameter that is missing or of the wrong width
+ */
+export function runKernel(kernel: Kernel, first: number, end: number, values: KernelValues, columns: Columns): void {
+  const args: unknown[] = [];
+  const outs: Column[] = [];
+  for (const p of kernel.signature) {
+    if (isIndex(p)) continue;
+    const column = columns[p.name] as Column | undefined;
+    if (p.direction !== 'in' && !column) throw new RangeError(`kernel ${kernel.entry} needs an array for ${p.name}`);
+    if (p.direction === 'out' && column) outs.push(column);
+    else if (column) args.push(column);
+    else {
+      const value = values[p.name];
+      const list = typeof value === 'number' ? [value] : value;
+      if (list?.length !== (NUMBERS[p.type] ?? 1))
+        throw new RangeError(`kernel ${kernel.entry}: parameter ${p.name} needs ${NUMBERS[p.type] ?? 1} number(s)`);
+      args.push(...list);
+    }
+  }
+  const run = kernel.run as (...all: unknown[]) => void;
+  run(first, end, ...args, ...outs);
+}

@@ -1,0 +1,59 @@
+import { cameraPose, routeOfLayer } from '../flight/camera';
+import type { Piece } from '../piece/schema';
+import { lapSeconds } from '../time/lap';
+import type { TreatmentContext } from '../treatments/definition';
+import { treatmentOf, type Treatment } from '../treatments/registry';
+import { SORTS, type Sort } from '../treatments/definition';
+import type { LayerContext, LayerExtent } from './definition';
+import { definitionOf, type Layer } from './registry';
+
+/** What layers may know of their piece. */
+export const layerContext = (piece: Piece): LayerContext => ({
+  tile: piece.tile,
+  seconds: lapSeconds(piece.lap.frames, piece.lap.rate),
+  routeOf: (layerId) => (layerId === null ? { radius: 0, turnsPerMetre: 0 } : routeOfLayer(piece, layerId)),
+  cameraTurn: (phase) => cameraPose(piece, phase).quaternion,
+});
+
+/** What the treatments of a layer may know of it. */
+export function treatmentContext(piece: Piece, layer: Layer): TreatmentContext {
+  const definition = definitionOf(layer.kind);
+  const world = layerContext(piece);
+  return {
+    world,
+    tiled: definition.tiled(layer) && !layer.once,
+    once: layer.once,
+    extent: definition.extent(layer, world),
+    route: routeOfLayer(piece, 'follow' in layer && typeof layer.follow === 'string' ? layer.follow : layer.id),
+    turnStep: (axis, each) => definition.turnStep(layer, axis, each),
+  };
+}
+
+/** The treatments of a layer that are switched on, in the order in which they act. */
+export const activeTreatments = (layer: Layer): Treatment[] =>
+  SORTS.flatMap((sort) => layer.treatments.filter((t) => !t.off && treatmentOf(t.kind).sort === sort));
+
+/** The extent with what its elements' own growth and leaning add. */
+const withBodies = (extent: LayerExtent): LayerExtent => {
+  const grown = extent.body * (extent.grown - 1);
+  const leaning = extent.body * extent.grown * extent.tilted;
+  return {
+    ...extent,
+    halfWidth: extent.halfWidth + grown,
+    halfHeight: extent.halfHeight + grown,
+    from: extent.from - Math.max(grown, leaning),
+    to: extent.to + Math.max(grown, leaning),
+  };
+};
+
+/** The extent that surely holds a layer's elements at any phase, treatments included. */
+export function layerExtent(piece: Piece, layer: Layer): LayerExtent {
+  if (layer.treatments.length === 0) return definitionOf(layer.kind).extent(layer, layerContext(piece));
+  const context = treatmentContext(piece, layer);
+  const widened = (extent: LayerExtent, sorts: readonly Sort[]): LayerExtent =>
+    activeTreatments(layer).reduce((so, t) => {
+      const { sort, widen } = treatmentOf(t.kind);
+      return sorts.includes(sort) ? (widen?.(t, so, context) ?? so) : so;
+    }, extent);
+  return widened(withBodies(widened(context.extent, ['element', 'piece'])), ['space']);
+}

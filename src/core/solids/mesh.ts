@@ -1,0 +1,94 @@
+import type { Vec3 } from '../space/vector';
+
+/** A triangle mesh in units of its element's size: one unit across, front +z, top +y. Creases have vertices of their own. */
+export interface Mesh {
+  /** x, y, z */
+  position: Float32Array;
+  /** unit x, y, z */
+  normal: Float32Array;
+  /** three vertices a triangle, counter-clockwise from outside */
+  index: Uint32Array;
+  /** centre x, y, z and number of the piece each vertex belongs to; null while whole */
+  piece: Float32Array | null;
+  /** one vertex of each place: they stand for the body when the seam is checked */
+  sample: Uint32Array;
+  /** its inside can be seen: drawn from both sides */
+  open: boolean;
+  /** the farthest vertex from the centre */
+  radius: number;
+}
+
+/** Gathers vertices and triangles. */
+export class MeshBuilder {
+  private readonly position: number[] = [];
+  private readonly normal: number[] = [];
+  private readonly index: number[] = [];
+
+  vertex(position: Vec3, normal: Vec3): number {
+    this.position.push(...position);
+    const length = Math.hypot(...normal) || 1;
+    this.normal.push(normal[0] / length, normal[1] / length, normal[2] / length);
+    return this.position.length / 3 - 1;
+  }
+
+  triangle(a: number, b: number, c: number): void {
+    this.index.push(a, b, c);
+  }
+
+  quad(a: number, b: number, c: number, d: number): void {
+    this.index.push(a, b, c, a, c, d);
+  }
+
+  /** A flat face through corners that run counter-clockwise from outside. */
+  face(corners: readonly Vec3[]): void {
+    const [a, b, c] = corners;
+    const u: Vec3 = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
+    const v: Vec3 = [c[0] - a[0], c[1] - a[1], c[2] - a[2]];
+    const normal: Vec3 = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]];
+    const first = corners.map((corner) => this.vertex(corner, normal))[0];
+    for (let i = 1; i + 1 < corners.length; i++) this.triangle(first, first + i, first + i + 1);
+  }
+
+  build(open = false): Mesh {
+    return finishMesh(
+      Float32Array.from(this.position),
+      Float32Array.from(this.normal),
+      Uint32Array.from(this.index),
+      open,
+    );
+  }
+}
+
+/** A mesh of its arrays, with what follows from them. */
+export function finishMesh(
+  position: Float32Array,
+  normal: Float32Array,
+  index: Uint32Array,
+  open: boolean,
+  piece: Float32Array | null = null,
+): Mesh {
+  const count = position.length / 3;
+  let radius = 0;
+  for (let i = 0; i < count; i++) radius = Math.max(radius, Math.hypot(...position.subarray(i * 3, i * 3 + 3)));
+  // one vertex for each place, and all places: only the whole set is the same after a turn into itself
+  const places = new Map<string, number>();
+  for (let i = 0; i < count; i++) {
+    const key = [0, 1, 2].map((k) => Math.round(position[i * 3 + k] * 1e4)).join();
+    if (!places.has(key)) places.set(key, i);
+  }
+  const sample = Uint32Array.from(places.values());
+  return { position, normal, index, piece, sample, open, radius };
+}
+
+/** Stretched along its axes; normals stay upright on its faces. */
+export function stretched(mesh: Mesh, [x, y, z]: Vec3): Mesh {
+  if (x === 1 && y === 1 && z === 1) return mesh;
+  const by = [x, y, z];
+  const position = mesh.position.map((v, i) => v * by[i % 3]);
+  const normal = mesh.normal.map((v, i) => v / by[i % 3]);
+  for (let i = 0; i < normal.length; i += 3) {
+    const length = Math.hypot(normal[i], normal[i + 1], normal[i + 2]) || 1;
+    for (let k = 0; k < 3; k++) normal[i + k] /= length;
+  }
+  return finishMesh(position, normal, mesh.index, mesh.open);
+}

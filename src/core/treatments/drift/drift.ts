@@ -1,0 +1,80 @@
+import { z } from 'zod';
+import { animated, integer, number } from '../../piece/fields';
+import { evaluateAnimated } from '../../time/animated';
+import { carriedFarther, fitNoise, largest, treatmentBase, treatmentReach } from '../base';
+import type { TreatmentDefinition } from '../definition';
+import { driftRun, signatures, sources } from './drift.gen';
+
+const group = 'Drift';
+
+const DriftSchema = z.looseObject({
+  ...treatmentBase,
+  kind: z.literal('drift'),
+  amount: animated(0.15, {
+    label: 'Amount',
+    unit: 'm',
+    min: 0,
+    max: 1000,
+    comfort: 2,
+    group,
+    hint: 'How far the swirling air carries an element, in metres.',
+  }),
+  scale: number(2.5, {
+    label: 'Swirl size',
+    unit: 'm',
+    min: 0.05,
+    max: 500,
+    comfort: 10,
+    group,
+    hint: 'Metres across one swirl; fitted so that it tiles.',
+  }),
+  cycles: number(3, {
+    label: 'Evolves',
+    unit: 'cycles per lap',
+    min: 0,
+    max: 64,
+    comfort: 8,
+    decimals: 2,
+    group,
+    hint: 'Most cycles the air makes in a lap; whole numbers close, 0 stands still.',
+  }),
+  octaves: integer(1, {
+    label: 'Octaves',
+    min: 1,
+    max: 5,
+    comfort: 5,
+    group,
+    hint: '1: smooth swirls. More: swirls within swirls, down to fine threads.',
+  }),
+  ...treatmentReach,
+});
+export type Drift = z.infer<typeof DriftSchema>;
+
+/** The farthest one octave carries an element, in units of the amount (of two million places and times the largest was 3.72). */
+const REACH = 4;
+
+export const drift: TreatmentDefinition<Drift> = {
+  kind: 'drift',
+  label: 'Drift',
+  describe: 'Carried by swirling air',
+  sort: 'element',
+  schema: DriftSchema,
+  kernel: { entry: 'driftElement', sources, signature: signatures.driftElement, run: driftRun },
+  values(t, context, phase) {
+    const { scale, period } = fitNoise(t.scale, context.world.tile);
+    const whole = Math.max(1, Math.round(t.cycles));
+    return {
+      seed: t.seed,
+      amount: evaluateAnimated(t.amount, phase),
+      scale,
+      period,
+      cycles: whole,
+      octaves: t.octaves,
+      // whole cycles leave the phase as it is; others run the whole count slower or faster, and do not come back
+      lap: (phase * t.cycles) / whole,
+    };
+  },
+  widen: (t, extent) => carriedFarther(extent, REACH * largest(t.amount) * (2 - 2 ** (1 - t.octaves))),
+  closingSteps: () => ({ cycles: 1 }),
+  summary: (t) => `${Number(t.scale.toFixed(2))} m swirls`,
+};

@@ -1,0 +1,23 @@
+// Brightness and size breathing, in step or in waves through the layer.
+// @export pulseElement
+// @loop pulseRun pulseElement key order weight position
+// @include ../../random/hash.glsl
+// @include ../../noise/turn.glsl
+
+// amount: share of the brightness and, times grow, of the size; by: where in its beat an element is: 0 all together, 1 by
+// chance, 2 along the travel (waves per span), 3 outwards from pivot, 4 by order; sharpness: 1 a sine, higher a brief flash;
+// beats: whole per lap; lap: time in laps.
+void pulseElement(uint key, float order, float weight, vec3 position, uint seed, float amount, int by, vec3 pivot,
+                  float span, float waves, float sharpness, float glow, float grow, int beats, float lap,
+                  inout float size, inout float light) {
+  float at = 0.0;
+  if (by == 1) at = unit(pcg4d(uvec4(key, seed, 44u, 0u)).x);
+  if (by == 2) at = -position.z / span * waves;
+  if (by == 3) at = length(position - pivot) / span * waves;
+  if (by == 4) at = order * waves;
+  float s = 0.5 + 0.5 * sinTurn(fract(lap * float(beats)) - at);
+  float beat = pow(s, sharpness);
+  float much = amount * weight;
+  light *= max(0.0, 1.0 + much * glow * (beat * 2.0 - 1.0));
+  size *= max(0.0, 1.0 + much * grow * (beat * 2.0 - 1.0));
+}

@@ -1,0 +1,48 @@
+// How strongly a treatment acts at a place: 1 within the inner distance, 0 beyond the outer one, smooth between.
+// @export reachWeight
+// @loop reachRun reachWeight position order
+// @call flowNoise
+// @include ../../noise/flow.glsl
+// @include ../../space/route.glsl
+
+// by: 1 distance from a point, 2 from a plane across the travel, 3 from the route, 4 order, 5 noise; at: the point in
+// metres; tile: metres after which distances along z repeat, 0 for never; inner, outer: metres (order: shares 0..1);
+// invert: 1 acts outside instead. slope: derivative of the weight to the position, per metre.
+void reachWeight(vec3 position, float order, int by, vec3 at, float tile, float inner, float outer, int invert,
+                 vec3 noiseScale, ivec3 noisePeriod, uint seed, int cycles, float routeRadius, float routeTurns, float lap,
+                 out float weight, out vec3 slope) {
+  vec3 away = position - at;
+  if (tile > 0.0) away.z -= tile * floor(away.z / tile + 0.5);
+  float d = order;
+  vec3 toward = vec3(0.0);
+  if (by == 1) {
+    d = length(away);
+    toward = away / max(d, 1e-6);
+  }
+  if (by == 2) {
+    d = abs(away.z);
+    toward = vec3(0.0, 0.0, away.z < 0.0 ? -1.0 : 1.0);
+  }
+  if (by == 3) {
+    float turn = -position.z * routeTurns;
+    vec2 out_ = position.xy - vec2(cosTurn(turn), sinTurn(turn)) * routeRadius;
+    d = length(out_);
+    float steep = TAU * routeTurns * routeRadius;
+    vec2 toward2 = out_ / max(d, 1e-6);
+    toward = vec3(toward2, (toward2.y * cosTurn(turn) - toward2.x * sinTurn(turn)) * steep);
+  }
+  if (by == 5) {
+    vec3 grad;
+    float n = flowNoise(position * noiseScale, noisePeriod, seed, lap, cycles, grad);
+    d = 0.5 + 0.7 * n;
+    toward = grad * noiseScale * 0.7;
+  }
+  float width = max(outer - inner, 1e-4);
+  float t = clamp((d - inner) / width, 0.0, 1.0);
+  weight = 1.0 - t * t * (3.0 - 2.0 * t);
+  slope = toward * (-6.0 * t * (1.0 - t) / width);
+  if (invert == 1) {
+    weight = 1.0 - weight;
+    slope = -slope;
+  }
+}

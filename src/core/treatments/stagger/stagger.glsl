@@ -1,0 +1,42 @@
+// Elements arrive one after another: each goes its own way from 0 to 1 within its share of the progress.
+// @export staggerElement
+// @loop staggerRun staggerElement key order weight position
+// @include ../../random/hash.glsl
+// @include ../../space/rotation.glsl
+
+// 0 to 1 with the shape of the ease: 0 even, 1 smooth, 2 fast then settling slowly, 3 over the mark and back, 4 rebounding
+float staggerEase(float t, int ease) {
+  if (ease == 1) return t * t * (3.0 - 2.0 * t);
+  float r = 1.0 - t;
+  if (ease == 2) return 1.0 - r * r * r * r;
+  if (ease == 3) return 1.0 + r * r * (2.70158 * -r + 1.70158);
+  if (ease == 4) {
+    // three falling parabolas, each a half as long and a quarter as high
+    float a = t * 2.75;
+    if (a < 1.0) return a * a;
+    if (a < 2.0) return 1.0 - 4.0 * 0.25 * (a - 1.0) * (2.0 - a);
+    a = (a - 2.0) / 0.75;
+    return 1.0 - a * (1.0 - a) * 0.25;
+  }
+  return t;
+}
+
+// amount: progress, 0 none .. 1 all there; by: 0 order, 1 chance, 2 along the tile, 3 outwards from pivot; span: metres
+// that count as the whole way; overlap: 0 strictly one by one .. 1 all at once; grow: 1 from no size; fade: 1 from
+// nothing; from: metres it comes from; turns: it makes on the way, about its own upright axis.
+void staggerElement(uint key, float order, float weight, uint seed, float amount, int by, vec3 pivot, float span,
+                    float overlap, int ease, int backward, float grow, float fadeIn, vec3 from, float turns,
+                    inout vec3 position, inout vec4 rotation, inout float size, inout float fade) {
+  float rank = order;
+  if (by == 1) rank = unit(pcg4d(uvec4(key, seed, 43u, 0u)).x);
+  if (by == 2) rank = fract(-position.z / span);
+  if (by == 3) rank = clamp(length(position - pivot) / span, 0.0, 1.0);
+  if (backward == 1) rank = 1.0 - rank;
+  float width = max(overlap, 1e-3);
+  float t = clamp((amount - rank * (1.0 - width)) / width, 0.0, 1.0);
+  float there = mix(1.0, staggerEase(t, ease), weight);
+  size *= mix(1.0, max(there, 0.0), grow);
+  fade *= mix(1.0, clamp(there, 0.0, 1.0), fadeIn);
+  position += from * (1.0 - there);
+  rotation = quatTimes(rotation, quatAbout(vec3(0.0, 1.0, 0.0), (there - 1.0) * turns));
+}

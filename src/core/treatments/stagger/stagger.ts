@@ -1,0 +1,109 @@
+import { z } from 'zod';
+import { animated, choice, flag, number } from '../../piece/fields';
+import { evaluateAnimated } from '../../time/animated';
+import { carriedFarther, halfDiagonal, middleOf, treatmentBase, treatmentReach } from '../base';
+import type { TreatmentContext, TreatmentDefinition } from '../definition';
+import { signatures, sources, staggerRun } from './stagger.gen';
+
+const group = 'Stagger';
+const BY = { order: 'In order', chance: 'By chance', along: 'Along the travel', outward: 'From the middle outwards' };
+const BY_INDEX = { order: 0, chance: 1, along: 2, outward: 3 } as const;
+const EASES = {
+  even: 'Even',
+  smooth: 'Smooth',
+  settle: 'Fast, then settles',
+  over: 'Over the mark and back',
+  rebound: 'Rebounds',
+};
+const EASE_INDEX = { even: 0, smooth: 1, settle: 2, over: 3, rebound: 4 } as const;
+const metres = { unit: 'm', min: -10_000, max: 10_000, comfort: 5, group };
+
+const StaggerSchema = z.looseObject({
+  ...treatmentBase,
+  kind: z.literal('stagger'),
+  amount: animated(
+    {
+      law: 'keyed',
+      keys: [
+        { id: 'k0', at: 0.04, value: 0, ease: [0, 0, 1, 1] },
+        { id: 'k1', at: 0.42, value: 1, ease: 'hold' },
+        { id: 'k2', at: 0.6, value: 1, ease: [0, 0, 1, 1] },
+        { id: 'k3', at: 0.98, value: 0, ease: 'hold' },
+      ],
+    } as never,
+    {
+      label: 'Progress',
+      min: 0,
+      max: 1,
+      comfort: 1,
+      decimals: 2,
+      group,
+      hint: '0: none has arrived. 1: all are there.',
+    },
+  ),
+  by: choice('order', BY, { label: 'One after another', group, hint: 'What decides whose turn it is.' }),
+  backward: flag(false, { label: 'Backwards', group, hint: 'The last comes first.' }),
+  overlap: number(0.25, {
+    label: 'Overlap',
+    min: 0.005,
+    max: 1,
+    group,
+    hint: 'Share of the way that one element takes: small, strictly one by one; 1, all at once.',
+  }),
+  ease: choice('settle', EASES, { label: 'Arrives', group, hint: 'How each element comes to its place.' }),
+  grow: number(1, { label: 'Grows', min: 0, max: 1, group, hint: '1: from no size at all.' }),
+  fade: number(0, { label: 'Fades in', min: 0, max: 1, group, hint: '1: from nothing.' }),
+  fromX: number(0, { label: 'From aside', ...metres, hint: 'Metres to the right it comes from.' }),
+  fromY: number(0, { label: 'From above', ...metres, hint: 'Metres above it comes from.' }),
+  fromZ: number(0, { label: 'From ahead', ...metres, hint: 'Metres ahead it comes from.' }),
+  turns: number(0, {
+    label: 'Turning',
+    unit: 'turns',
+    min: -20,
+    max: 20,
+    comfort: 1,
+    decimals: 2,
+    group,
+    hint: 'Turns it makes on the way.',
+  }),
+  ...treatmentReach,
+});
+export type Stagger = z.infer<typeof StaggerSchema>;
+
+/** Metres that count as the whole way for ranks by place. */
+export const spanOf = (by: string, context: TreatmentContext): number =>
+  by === 'outward'
+    ? Math.max(1e-3, halfDiagonal(context.extent))
+    : context.tiled
+      ? context.world.tile
+      : Math.max(1e-3, context.extent.to - context.extent.from);
+
+export const stagger: TreatmentDefinition<Stagger> = {
+  kind: 'stagger',
+  label: 'Stagger',
+  describe: 'Appear and grow one after another',
+  sort: 'element',
+  schema: StaggerSchema,
+  kernel: { entry: 'staggerElement', sources, signature: signatures.staggerElement, run: staggerRun },
+  values: (t, context, phase) => ({
+    seed: t.seed,
+    amount: evaluateAnimated(t.amount, phase),
+    by: BY_INDEX[t.by],
+    pivot: middleOf(context.extent),
+    span: spanOf(t.by, context),
+    overlap: t.overlap,
+    ease: EASE_INDEX[t.ease],
+    backward: t.backward ? 1 : 0,
+    grow: t.grow,
+    fadeIn: t.fade,
+    from: [t.fromX, t.fromY, -t.fromZ],
+    turns: t.turns,
+  }),
+  // one that goes over its mark comes from a tenth beyond it
+  widen: (t, extent) => ({
+    ...carriedFarther(extent, 1.1 * Math.hypot(t.fromX, t.fromY, t.fromZ)),
+    grown: extent.grown * 1.1,
+    tilted: t.turns === 0 ? extent.tilted : 1,
+  }),
+  summary: (t) => BY[t.by].toLowerCase(),
+};
