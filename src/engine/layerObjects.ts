@@ -2,10 +2,13 @@ import * as THREE from 'three';
 import { joinSources } from '../core/kernel/kernel';
 import { sources as apertureSources } from '../core/lens/aperture.gen';
 import type { Drawing, Frames, Part } from '../core/layers/definition';
+import { layerLinks } from '../core/layers/batch';
 import { layerContext } from '../core/layers/context';
+import { relink, type Relinked } from '../core/layers/links/neighbours';
 import { layerEchoes, pipelineOf, shownPhase, type Pipeline } from '../core/layers/pipeline';
 import { definitionOf, type Layer } from '../core/layers/registry';
 import { gradientTable } from '../core/look/colour';
+import type { Gradient } from '../core/piece/fields';
 import type { Piece } from '../core/piece/schema';
 import { sources as hashSources } from '../core/random/hash.gen';
 import { ADDITIVE, bareGeometry, rawMaterial, type Quad } from './gl/quad';
@@ -85,6 +88,43 @@ function segmentsObject(drawing: Extract<Drawing, { as: 'segments' }>, uniforms:
   return { parts: WHOLE, object: new THREE.Mesh(geometry, material) };
 }
 
+/** Lines of a net are listed anew every frame; the buffers grow when they must. */
+function linksObject(uniforms: Uniforms) {
+  const names = ['uOpenPlaceB', 'uClosePlaceB', 'uOpenLookB', 'uLinkGradient', 'uFalloff', 'uThickness', 'uTile'];
+  // its ends and its light are its own: the net's points are drawn with others
+  for (const name of [...names, 'uOpenPlace', 'uClosePlace', 'uOpenLook', 'uLight']) uniforms[name] = { value: null };
+  const geometry = new THREE.InstancedBufferGeometry();
+  geometry.setIndex([0, 1, 2, 2, 1, 3]);
+  geometry.instanceCount = 0;
+  const options = { ...ADDITIVE, side: THREE.DoubleSide };
+  const vertex = `#define LINKS\n${viewSource}${segmentsVertex}`;
+  return { parts: WHOLE, object: new THREE.Mesh(geometry, rawMaterial(vertex, segmentsFragment, uniforms, options)) };
+}
+
+function fillLinks(geometry: THREE.InstancedBufferGeometry, { count, pairs, marks }: Relinked): void {
+  const room = geometry.getAttribute('aPair') as THREE.InstancedBufferAttribute | undefined;
+  if (!room || room.count < count) {
+    const most = Math.max(256, Math.ceil(count * 1.3));
+    const pair = new THREE.InstancedBufferAttribute(new Uint32Array(most * 2), 2);
+    pair.gpuType = THREE.IntType;
+    geometry.deleteAttribute('aPair').deleteAttribute('aMark');
+    geometry.setAttribute('aPair', pair.setUsage(THREE.DynamicDrawUsage));
+    const mark = new THREE.InstancedBufferAttribute(new Float32Array(most * 3), 3);
+    geometry.setAttribute('aMark', mark.setUsage(THREE.DynamicDrawUsage));
+  }
+  for (const [name, values] of [
+    ['aPair', pairs],
+    ['aMark', marks],
+  ] as const) {
+    const attribute = geometry.getAttribute(name) as THREE.InstancedBufferAttribute;
+    attribute.array.set(values);
+    attribute.clearUpdateRanges();
+    attribute.addUpdateRange(0, values.length);
+    attribute.needsUpdate = true;
+  }
+  geometry.instanceCount = count;
+}
+
 const SOLID: Partial<THREE.ShaderMaterialParameters> = { depthTest: true, depthWrite: true };
 
 function surfaceObject(drawing: Extract<Drawing, { as: 'surface' }>, uniforms: Uniforms) {
@@ -114,13 +154,34 @@ function bodiesObject(drawing: Extract<Drawing, { as: 'bodies' }>, uniforms: Uni
   };
 }
 
+function gradientTexture(): THREE.DataTexture {
+  const texture = new THREE.DataTexture(new Float32Array(256 * 4), 256, 1, THREE.RGBAFormat, THREE.FloatType);
+  texture.magFilter = texture.minFilter = THREE.LinearFilter;
+  return texture;
+}
+
+/** Writes a gradient into its texture, unless it holds it already. */
+function fillGradient(texture: THREE.DataTexture, gradient: Gradient): void {
+  const key = JSON.stringify(gradient);
+  if (texture.name === key) return;
+  texture.name = key;
+  (texture.image.data as Float32Array).set(gradientTable(gradient));
+  texture.needsUpdate = true;
+}
+
+/** Phases at which the shutter opens, of the frame itself, and at which it closes; not wrapped. */
+export type Phases = readonly [number, number, number];
+
 /** What the GPU holds for one layer. Rebuilt only when what its rest elements depend on changes. */
 export class LayerObjects {
   readonly elements: ElementPass;
   readonly drawn: DrawnObject[];
   private readonly gradient: THREE.DataTexture;
-  private gradientKey = '';
   private moments: Moment[] = [];
+  /** where the first ends of links are, when those are another layer's elements */
+  private ends: Pick<Moment, 'open' | 'close'> | null = null;
+  private linkLight = 0;
+  private linkGradient: THREE.DataTexture | null = null;
   private pipeline: Pipeline;
 
   /** how often rest elements were made anew, for the benches */
@@ -137,28 +198,31 @@ export class LayerObjects {
     LayerObjects.builds++;
     this.pipeline = pipeline;
     const definition = definitionOf(layer.kind);
-    this.gradient = new THREE.DataTexture(new Float32Array(256 * 4), 256, 1, THREE.RGBAFormat, THREE.FloatType);
-    this.gradient.magFilter = this.gradient.minFilter = THREE.LinearFilter;
+    const context = layerContext(piece);
+    const bodies = definition.bodies?.(layer) === true;
+    this.gradient = gradientTexture();
     this.elements = new ElementPass(
       pipeline,
-      definition.elementCount(layer, share),
+      definition.elementCount(layer, share, context),
       this.gradient,
-      definition.bodies === true,
-      definition.rest?.(layer, layerContext(piece)) ?? null,
+      bodies,
+      definition.rest?.(layer, context, share) ?? null,
     );
     const own = Object.fromEntries(
-      [...sharedNames, ...(definition.bodies ? bodyNames : [])].map((name) => [name, { value: null as unknown }]),
+      [...sharedNames, ...(bodies ? bodyNames : [])].map((name) => [name, { value: null as unknown }]),
     );
-    this.drawn = definition.drawings(layer, share).map((drawing): DrawnObject => {
+    this.drawn = definition.drawings(layer, share, context).map((drawing): DrawnObject => {
       const uniforms: Uniforms = { ...view, ...own };
       const made =
         drawing.as === 'sprites'
           ? spritesObject(drawing, uniforms)
           : drawing.as === 'segments'
             ? segmentsObject(drawing, uniforms)
-            : drawing.as === 'surface'
-              ? surfaceObject(drawing, uniforms)
-              : bodiesObject(drawing, uniforms, pipeline);
+            : drawing.as === 'links'
+              ? linksObject(uniforms)
+              : drawing.as === 'surface'
+                ? surfaceObject(drawing, uniforms)
+                : bodiesObject(drawing, uniforms, pipeline);
       return { as: drawing.as, uniforms, shown: drawing.as === 'bodies' ? drawing.shown : null, ...made };
     });
   }
@@ -173,9 +237,10 @@ export class LayerObjects {
   ): LayerObjects {
     const definition = definitionOf(layer.kind);
     const pipeline = pipelineOf(piece, layer, share);
+    const context = layerContext(piece);
     const structure = JSON.stringify([
       layer.kind,
-      definition.elementCount(layer, share),
+      definition.elementCount(layer, share, context),
       definition.structure(layer),
       definition.rest && piece.tile,
       pipeline.structure,
@@ -198,17 +263,12 @@ export class LayerObjects {
     quad: Quad,
     piece: Piece,
     layer: Layer,
-    [openPhase, phase, closePhase]: [number, number, number],
+    [openPhase, phase, closePhase]: Phases,
   ): void {
     const definition = definitionOf(layer.kind);
     const { frames } = piece.lap;
-    const gradientKey = JSON.stringify(definition.gradient(layer));
-    if (gradientKey !== this.gradientKey) {
-      this.gradientKey = gradientKey;
-      (this.gradient.image.data as Float32Array).set(gradientTable(definition.gradient(layer)));
-      this.gradient.needsUpdate = true;
-    }
-    const additive = definition.bodies !== true;
+    fillGradient(this.gradient, definition.gradient(layer));
+    const additive = definition.bodies?.(layer) !== true;
     this.moments = layerEchoes(layer, phase, frames).map(({ behind, light }, echo): Moment => {
       const held = (at: number): number => shownPhase(layer, at - behind, phase - behind, frames);
       const [first, last] = [held(openPhase), held(closePhase)];
@@ -233,6 +293,42 @@ export class LayerObjects {
     }
   }
 
+  /**
+   * Links its points anew for this frame. Every layer it names must have been updated.
+   * @param objectsOf the objects of a layer by id
+   */
+  link(
+    piece: Piece,
+    layer: Layer,
+    phases: Phases,
+    shareOf: (layer: Layer) => number,
+    objectsOf: (id: string) => LayerObjects | undefined,
+  ): void {
+    const linking = definitionOf(layer.kind).linking?.(layer, phases[1]);
+    if (!linking || layer.kind !== 'links') return;
+    const from = layer.from === null ? this : objectsOf(layer.from);
+    const to = layer.to === null ? from : objectsOf(layer.to);
+    for (const { as, object, uniforms } of this.drawn) {
+      if (as !== 'links' || !from || !to) continue;
+      const [openPhase, phase, closePhase] = phases;
+      const open = layerLinks(piece, layer, openPhase, shareOf, phase);
+      const close = closePhase === openPhase ? open : layerLinks(piece, layer, closePhase, shareOf, phase);
+      fillLinks(object.geometry as THREE.InstancedBufferGeometry, relink(open, close));
+      const [first, second] = [from.moments[0], to.moments[0]];
+      this.ends = { open: first.open, close: first.close };
+      uniforms.uOpenPlaceB.value = second.open[0];
+      uniforms.uClosePlaceB.value = second.close[0];
+      uniforms.uOpenLookB.value = second.open[1];
+      uniforms.uFalloff.value = linking.falloff;
+      uniforms.uThickness.value = linking.thickness;
+      uniforms.uTile.value = piece.tile;
+      this.linkLight = linking.light;
+      this.linkGradient ??= gradientTexture();
+      fillGradient(this.linkGradient, linking.gradient);
+      uniforms.uLinkGradient.value = this.linkGradient;
+    }
+  }
+
   /** How many moments the layer is shown at. */
   get momentCount(): number {
     return this.moments.length;
@@ -247,6 +343,12 @@ export class LayerObjects {
       uniforms.uOpenLook.value = moment.open[1];
       uniforms.uClosePlace.value = moment.close[0];
       uniforms.uLight.value = moment.light;
+      if (as === 'links' && this.ends) {
+        uniforms.uOpenPlace.value = this.ends.open[0];
+        uniforms.uOpenLook.value = this.ends.open[1];
+        uniforms.uClosePlace.value = this.ends.close[0];
+        uniforms.uLight.value = this.linkLight;
+      }
       if (as !== 'bodies') continue;
       uniforms.uOpenTurn.value = moment.open[2];
       uniforms.uCloseTurn.value = moment.close[2];
@@ -260,6 +362,7 @@ export class LayerObjects {
   dispose(): void {
     this.elements.dispose();
     this.gradient.dispose();
+    this.linkGradient?.dispose();
     for (const { object, small } of this.drawn) {
       object.geometry.dispose();
       (object.material as THREE.Material).dispose();

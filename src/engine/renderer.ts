@@ -7,7 +7,7 @@ import type { Piece } from '../core/piece/schema';
 import { evaluateAnimated } from '../core/time/animated';
 import { shotAt, viewMatrix, type Shot } from './camera';
 import { ADDITIVE, fullscreenMaterial, Quad, Stage } from './gl/quad';
-import { isSolid, LayerObjects, SMALL_PX, type DrawnObject } from './layerObjects';
+import { isSolid, LayerObjects, SMALL_PX, type DrawnObject, type Phases } from './layerObjects';
 import { FinishPass } from './passes/finish/finish';
 import { GlowPass } from './passes/glow/glow';
 import addFragment from './passes/resolve/add.frag.glsl?raw';
@@ -57,7 +57,8 @@ function eachDrawn(
   for (const { layer, objects } of layers)
     for (let moment = 0; moment < objects.momentCount; moment++) {
       objects.show(moment, time);
-      for (const drawn of objects.drawn) if (within(drawn.shown, frame)) draw(layer, drawn);
+      for (const drawn of objects.drawn)
+        if (within(drawn.shown, frame) && !(drawn.as === 'links' && moment > 0)) draw(layer, drawn);
     }
 }
 
@@ -168,22 +169,7 @@ export class Renderer {
     const targets = this.prepare(request);
     const shot = shotAt(piece, request.phase, request.width);
     this.setView(piece, shot, request);
-    const visible = piece.layers.filter((layer) => !layer.hidden);
-    const layers = visible.map((layer) => {
-      const share = request.working ? layer.working : 1;
-      const objects = LayerObjects.fitting(this.objects.get(layer.id), piece, layer, share, this.view);
-      this.objects.set(layer.id, objects);
-      objects.update(
-        this.three,
-        this.quad,
-        piece,
-        layer,
-        request.elementMotion
-          ? [shot.openPhase, request.phase, shot.closePhase]
-          : [request.phase, request.phase, request.phase],
-      );
-      return { layer, objects };
-    });
+    const layers = this.updateLayers(piece, shot, request);
     const solid = layers.some(({ objects }) => objects.solid);
     const used = LEVELS.map(() => false);
     for (const target of targets.levels) this.clear(target);
@@ -198,6 +184,26 @@ export class Renderer {
       yield (index + 1) / passes.length;
     }
     this.compose(piece, request, targets, solid, used, null);
+  }
+
+  /** Moves every layer that is seen, or that a seen net is made of, to this frame; the seen ones are returned. */
+  private updateLayers(piece: Piece, shot: Shot, request: FrameRequest): ShownLayer[] {
+    const shareOf = (layer: Layer): number => (request.working ? layer.working : 1);
+    const phases: Phases = request.elementMotion
+      ? [shot.openPhase, request.phase, shot.closePhase]
+      : [request.phase, request.phase, request.phase];
+    const seen = piece.layers.filter((layer) => !layer.hidden);
+    const named = new Set(seen.flatMap((layer) => (layer.kind === 'links' ? [layer.from, layer.to] : [])));
+    const shown = piece.layers
+      .filter((layer) => !layer.hidden || named.has(layer.id))
+      .map((layer) => {
+        const objects = LayerObjects.fitting(this.objects.get(layer.id), piece, layer, shareOf(layer), this.view);
+        this.objects.set(layer.id, objects);
+        objects.update(this.three, this.quad, piece, layer, phases);
+        return { layer, objects };
+      });
+    for (const { layer, objects } of shown) objects.link(piece, layer, phases, shareOf, (id) => this.objects.get(id));
+    return shown.filter(({ layer }) => !layer.hidden);
   }
 
   /** The finished picture as floats 0..1, red, green, blue, alpha, bottom row first; without touching the canvas. */

@@ -6,6 +6,7 @@ import { definitionOf, type Layer } from '../core/layers/registry';
 import { parsePiece } from '../core/piece/document';
 import type { Piece } from '../core/piece/schema';
 import { shotAt } from './camera';
+import { layerContext } from '../core/layers/context';
 import { visibleParts } from './visible';
 
 const demo = (name: string): Piece => {
@@ -13,8 +14,9 @@ const demo = (name: string): Piece => {
   if (!parsed.ok) throw new Error('the demo does not read');
   return parsed.piece;
 };
+const CONTEXT = layerContext(demo('ropewalk-tunnel'));
 const partsOf = (layer: Layer) => {
-  const [drawing] = definitionOf(layer.kind).drawings(layer, 1);
+  const [drawing] = definitionOf(layer.kind).drawings(layer, 1, CONTEXT);
   return drawing.as === 'sprites' ? drawing.parts : [{ from: 0, to: 1, first: 0, count: Infinity }];
 };
 
@@ -22,7 +24,7 @@ const partsOf = (layer: Layer) => {
 function missed(piece: Piece, layer: Layer, phase: number): { seen: number; missed: number; outOfRange: number } {
   const shot = shotAt(piece, phase, 640);
   const found = visibleParts(piece, layer, shot, partsOf(layer));
-  const [drawing] = definitionOf(layer.kind).drawings(layer, 1);
+  const [drawing] = definitionOf(layer.kind).drawings(layer, 1, CONTEXT);
   const order = drawing.as === 'sprites' ? drawing.order : null;
   const { position, count } = layerElements(piece, layer.id, phase);
   const rank = new Uint32Array(count);

@@ -94,7 +94,7 @@ function FieldRow({ field, path, value, closingStep }: RowProps) {
     );
   return (
     <PlainRow label={meta.label} hint={meta.hint} row={path.join('.')} tall={TALL.has(meta.control)}>
-      <Plain meta={meta} value={value} initial={initial} set={set} legalStep={closingStep} />
+      <Plain meta={meta} value={value} initial={initial} set={set} legalStep={closingStep} owner={Number(path[1])} />
     </PlainRow>
   );
 }
@@ -105,12 +105,15 @@ function Plain({
   initial,
   set,
   legalStep,
+  owner,
 }: {
   meta: ControlMeta;
   value: unknown;
   initial: unknown;
   set(v: unknown): void;
   legalStep: number;
+  /** index of the layer the field is on, for references to others */
+  owner: number;
 }) {
   switch (meta.control) {
     case 'number':
@@ -138,7 +141,7 @@ function Plain({
     case 'switch':
       return <SwitchField label={meta.label} value={value as boolean} onChange={set} />;
     case 'layer':
-      return <LayerField meta={meta} value={value as string | null} set={set} />;
+      return <LayerField meta={meta} value={value as string | null} own={owner} set={set} />;
     case 'seed':
       return (
         <span style={{ display: 'grid', gridTemplateColumns: '1fr auto' }}>
@@ -166,16 +169,29 @@ function legalWords(value: number, step: number, unit = ''): string {
   return per > 1 ? `${Math.round(count)}/${per} ${unit}` : unit;
 }
 
-function LayerField({ meta, value, set }: { meta: ControlMeta; value: string | null; set(v: unknown): void }) {
+function LayerField({
+  meta,
+  value,
+  own,
+  set,
+}: {
+  meta: ControlMeta;
+  value: string | null;
+  own: number;
+  set(v: unknown): void;
+}) {
   const piece = usePiece();
-  const tunnels = Object.fromEntries(
-    piece.layers.filter((layer) => layer.kind === 'tunnel').map((layer) => [layer.id, layer.name]),
+  const { of = 'tunnel', none = 'Nothing: straight' } = meta;
+  const named = Object.fromEntries(
+    piece.layers
+      .filter((layer) => (of === 'any' || layer.kind === of) && layer !== piece.layers[own])
+      .map((layer) => [layer.id, layer.name]),
   );
   return (
     <ChoiceField
       label={meta.label}
-      value={value !== null && value in tunnels ? value : 'none'}
-      choices={{ none: 'Nothing: straight', ...tunnels }}
+      value={value !== null && value in named ? value : 'none'}
+      choices={{ none, ...named }}
       onChange={(id) => set(id === 'none' ? null : id)}
     />
   );

@@ -6,6 +6,7 @@ import { within } from './definition';
 import { columnsOf, restingElements, type Elements } from './elements';
 import { pipelineOf, reachKernel, shownPhase, type Step } from './pipeline';
 import { frameAt } from '../time/lap';
+import { linkPoints, type Links } from './links/neighbours';
 import { definitionOf, type Layer } from './registry';
 
 /** Elements of one tile of a layer, structure of arrays. */
@@ -48,13 +49,13 @@ function runStep(
 
 /** Every element of one tile after the layer's kernel, its placement and its element treatments; space is not yet bent. */
 function movedElements(piece: Piece, layer: Layer, phase: number, share: number): Elements {
-  const elements = restingElements(definitionOf(layer.kind).elementCount(layer, share));
+  const elements = restingElements(definitionOf(layer.kind).elementCount(layer, share, layerContext(piece)));
   const weight = new Float32Array(elements.count);
   const { rest } = definitionOf(layer.kind);
   const columns: Record<string, Float32Array | Uint32Array> = {
     ...columnsOf(elements),
     weight,
-    rest: rest?.(layer, layerContext(piece)) ?? new Float32Array(elements.count * 4),
+    rest: rest?.(layer, layerContext(piece), share) ?? new Float32Array(elements.count * 4),
   };
   for (const step of pipelineOf(piece, layer, share).element) runStep(step, phase, elements.count, columns, weight);
   return elements;
@@ -103,7 +104,27 @@ export function layerElements(piece: Piece, layerId: string, at: number, share =
   return elements;
 }
 
-const hasBodies = (layer: Layer): boolean => definitionOf(layer.kind).bodies === true;
+const hasBodies = (layer: Layer): boolean => definitionOf(layer.kind).bodies?.(layer) === true;
+
+/**
+ * The lines of a net at a moment, between its own points or the elements of the layers it names.
+ * @param shareOf share of the final count that a layer is drawn at
+ */
+export function layerLinks(
+  piece: Piece,
+  layer: Layer,
+  at: number,
+  shareOf: (layer: Layer) => number,
+  framePhase = at,
+): Links {
+  const linking = definitionOf(layer.kind).linking?.(layer, at);
+  if (!linking || layer.kind !== 'links') throw new RangeError(`layer "${layer.id}" is not a net`);
+  const pointsOf = (id: string): Float32Array =>
+    layerElements(piece, id, at, shareOf(layerOf(piece, id)), framePhase).position;
+  const to = layer.to === null ? null : pointsOf(layer.to);
+  const options = { ...linking, tile: linking.wraps && !layer.once ? piece.tile : 0 };
+  return linkPoints(pointsOf(layer.from ?? layer.id), to, options);
+}
 
 /** Points that stand for a layer when two moments are compared: its elements, or vertices of its bodies. */
 export interface LayerPoints {
@@ -130,7 +151,7 @@ function layerVertices(piece: Piece, layer: Layer, phase: number, elements: Elem
   const pipeline = pipelineOf(piece, layer, share);
   const frame = frameAt(phase, piece.lap.frames);
   const lists = definitionOf(layer.kind)
-    .drawings(layer, share)
+    .drawings(layer, share, layerContext(piece))
     .flatMap((drawing) => {
       return drawing.as === 'bodies' && within(drawing.shown, frame) ? [drawing] : [];
     });

@@ -7,11 +7,31 @@ import { SORTS, type Sort } from '../treatments/definition';
 import type { LayerContext, LayerExtent } from './definition';
 import { definitionOf, type Layer } from './registry';
 
+/** The extent of a layer that is not there. */
+const NOWHERE: LayerExtent = {
+  halfWidth: 0,
+  halfHeight: 0,
+  centre: [0, 0],
+  from: 0,
+  to: 0,
+  bend: 0,
+  carried: 0,
+  body: 0,
+  grown: 1,
+  tilted: 0,
+};
+
 /** What layers may know of their piece. */
 export const layerContext = (piece: Piece): LayerContext => ({
   tile: piece.tile,
   seconds: lapSeconds(piece.lap.frames, piece.lap.rate),
   routeOf: (layerId) => (layerId === null ? { radius: 0, turnsPerMetre: 0 } : routeOfLayer(piece, layerId)),
+  extentOf(layerId) {
+    const layer = piece.layers.find(({ id }) => id === layerId);
+    if (!layer) return NOWHERE;
+    // nets may name one another: only its own points count
+    return layerExtent(piece, layer.kind === 'links' ? { ...layer, from: null, to: null } : layer);
+  },
   cameraTurn: (phase) => cameraPose(piece, phase).quaternion,
 });
 

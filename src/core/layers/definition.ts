@@ -19,6 +19,8 @@ export interface LayerContext {
   /** duration of the lap in seconds */
   seconds: number;
   routeOf(layerId: string | null): RouteShape;
+  /** the extent of another layer; of a net, that of its own points */
+  extentOf(layerId: string): LayerExtent;
   /** how the camera is turned at a phase, which is not wrapped */
   cameraTurn(phase: number): Quaternion;
 }
@@ -39,6 +41,7 @@ export type Drawing =
   | { as: 'sprites'; order: Uint32Array; parts: Part[] }
   | { as: 'segments'; pairs: Uint32Array }
   | { as: 'surface'; triangles: Uint32Array }
+  | { as: 'links'; from: string | null; to: string | null }
   | { as: 'bodies'; mesh: Mesh; first: number; count: number; shown: Frames | null };
 
 /** A stretch of the lap in whole frames, the last not in it; it may go on across the seam. */
@@ -53,6 +56,22 @@ export const within = (shown: Frames | null, frame: number): boolean => {
   const { from, to } = shown;
   return from <= to ? frame >= from && frame < to : frame >= from || frame < to;
 };
+
+/** How a net's points are linked at a moment. */
+export interface Linking {
+  /** metres beyond which nothing is linked */
+  limit: number;
+  most: number;
+  /** whether points at the end of a tile are linked to the start of the next */
+  wraps: boolean;
+  /** exponent of the closeness */
+  falloff: number;
+  /** share of the frame's height */
+  thickness: number;
+  light: number;
+  /** from the longest link to the shortest */
+  gradient: Gradient;
+}
 
 /** What a body or wall is made of. */
 export interface Matter {
@@ -108,25 +127,27 @@ export interface LayerDefinition<L> {
   describe: string;
   schema: z.ZodType<L>;
   /** four numbers an element that do not change over the lap, for kernels with a parameter `rest`; kept while the structure is */
-  rest?(layer: L, context: LayerContext): Float32Array | null;
+  rest?(layer: L, context: LayerContext, share: number): Float32Array | null;
   /** its elements are bodies: meshes that are drawn once for each */
-  bodies?: boolean;
+  bodies?(layer: L): boolean;
   /** where it stands, for layers that are moved as a whole */
   placed?(layer: L): Placement;
   /** its outs are columns of elements.ts; those it does not name keep their rest */
   kernel: Kernel;
   /** elements of one tile, at a share 0..1 of the final count */
-  elementCount(layer: L, share: number): number;
+  elementCount(layer: L, share: number, context: LayerContext): number;
   /** the elements an artist counts: particles, rings */
-  counted(layer: L, share: number): { count: number; noun: string };
+  counted(layer: L, share: number, context: LayerContext): { count: number; noun: string };
   /** it goes on from tile to tile, so whatever bends it must fit the tile */
   tiled(layer: L): boolean;
   /** turns under which it looks the same: all of it about an axis, or each element about an axis of its own */
   turnStep(layer: L, axis: Axis, each: boolean): number;
   values(layer: L, context: LayerContext, phase: number, share: number): KernelValues;
-  drawings(layer: L, share: number): Drawing[];
+  drawings(layer: L, share: number, context: LayerContext): Drawing[];
   /** what {@link drawings} depends on besides the element count: they are made anew when it changes */
   structure(layer: L): unknown;
+  /** for drawings of links */
+  linking?(layer: L, phase: number): Linking;
   look(layer: L): DrawingLook;
   gradient(layer: L): Gradient;
   /** overall brightness at a phase */

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { parsePiece } from '../piece/document';
 import { PieceSchema, type Piece } from '../piece/schema';
 import { layerBatch, layerElements } from './batch';
-import { layerExtent } from './context';
+import { layerContext, layerExtent } from './context';
 import { definitionOf, layerKinds, newLayer, type Layer } from './registry';
 
 const pieceWith = (layer: Partial<Layer> & { kind: Layer['kind'] }, more: object = {}): Piece =>
@@ -91,7 +91,7 @@ describe('particle field', () => {
 
   it('its slices hold every particle once, each where the slice says', () => {
     const piece = pieceWith({ kind: 'field', shape: 'box', count: 3000 });
-    const [drawing] = definitionOf('field').drawings(piece.layers[0], 1);
+    const [drawing] = definitionOf('field').drawings(piece.layers[0], 1, layerContext(piece));
     if (drawing.as !== 'sprites') throw new Error('particles are sprites');
     expect([...drawing.order].sort((a, b) => a - b)).toEqual(Array.from({ length: 3000 }, (_, id) => id));
     const { position } = layerElements(piece, 'one', 0);
@@ -185,7 +185,7 @@ describe('every kind of layer', () => {
     const batch = layerBatch(piece, 'one', 0.2);
     expect(batch.color.length).toBe(batch.count * 3);
     expect(Math.hypot(...batch.quaternion.subarray(0, 4))).toBeCloseTo(1, 5);
-    expect(definitionOf(kind).drawings(piece.layers[0], 1).length).toBeGreaterThan(0);
+    expect(definitionOf(kind).drawings(piece.layers[0], 1, layerContext(piece)).length).toBeGreaterThan(0);
   });
 
   it('no NaN for any legal value', () => {

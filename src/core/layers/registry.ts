@@ -2,13 +2,15 @@ import { z } from 'zod';
 import type { LayerDefinition } from './definition';
 import { copies, type CopiesLayer } from './copies/copies';
 import { field, type FieldLayer } from './field/field';
+import { links, type LinksLayer } from './links/links';
+import { stream, type StreamLayer } from './stream/stream';
 import { tunnel, type TunnelLayer } from './tunnel/tunnel';
 
-export type Layer = FieldLayer | TunnelLayer | CopiesLayer;
+export type Layer = FieldLayer | TunnelLayer | CopiesLayer | LinksLayer | StreamLayer;
 export type LayerKind = Layer['kind'];
 
 /** Every kind of layer. A new kind is a folder and a line here. */
-const definitions = { field, tunnel, copies };
+const definitions = { field, tunnel, copies, links, stream };
 
 export const LayerSchema = z.discriminatedUnion(
   'kind',

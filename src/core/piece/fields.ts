@@ -4,6 +4,11 @@ import { AnimatedSchema, type Animated } from '../time/animated';
 // Zod must not generate code: the content security policy of the page forbids it.
 z.config({ jitless: true });
 
+interface Condition {
+  field: string;
+  is: readonly unknown[];
+}
+
 /** What the inspector needs to know to draw a row for a field of the document. */
 export interface ControlMeta {
   control:
@@ -31,8 +36,14 @@ export interface ControlMeta {
   /** shown value = stored value × display */
   display?: number;
   choices?: Record<string, string>;
+  /** which layers a reference may name: tunnels, or all */
+  of?: 'tunnel' | 'any';
+  /** the words for naming none */
+  none?: string;
   /** show only when a sibling field has one of these values */
-  when?: { field: string; is: readonly unknown[] };
+  when?: Condition;
+  /** and only when this holds too */
+  and?: Condition;
 }
 
 type Info = Omit<ControlMeta, 'control' | 'choices'>;
@@ -154,4 +165,6 @@ export function controlOf(schema: z.ZodType): ControlMeta | null {
 
 /** Whether a field is in use, given its siblings. */
 export const isShown = (meta: ControlMeta | null, siblings: object): boolean =>
-  !meta?.when || meta.when.is.includes((siblings as Record<string, unknown>)[meta.when.field]);
+  [meta?.when, meta?.and].every(
+    (condition) => !condition || condition.is.includes((siblings as Record<string, unknown>)[condition.field]),
+  );

@@ -58,6 +58,18 @@ export const PieceSchema = z
       const { id } = layer;
       if (ids.indexOf(id) !== index)
         context.addIssue({ code: 'custom', path: ['layers', index, 'id'], message: `"${id}" is used by two layers` });
+      for (const [name, value] of Object.entries(layer))
+        if (
+          (name === 'from' || name === 'to') &&
+          layer.kind === 'links' &&
+          value !== null &&
+          !ids.includes(value as string)
+        )
+          context.addIssue({
+            code: 'custom',
+            path: ['layers', index, name],
+            message: `names a layer "${String(value)}" that the piece does not have`,
+          });
       const within = layer.treatments.map((t) => t.id);
       within.forEach((id, k) => {
         if (within.indexOf(id) !== k)

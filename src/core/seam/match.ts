@@ -7,6 +7,9 @@ export interface Elements {
   light: Float32Array;
 }
 
+/** A gap this small is rounding. */
+const SAME = 1e-5;
+
 export interface Match {
   /** worst difference found, as a share of the extent (positions) or of the range (look) */
   gap: number;
@@ -42,8 +45,14 @@ export function worstMatch(a: Elements, b: Elements, tile: number, extent: numbe
   for (let i = 0; i < a.count; i++) {
     const [x, y, z] = [a.position[i * 3], a.position[i * 3 + 1], a.position[i * 3 + 2]];
     const [cx, cy, cz] = [Math.floor(x / cell), Math.floor(y / cell), zCell(z)];
-    let best = 1;
+    // its own successor first: where two elements stand in one place, only that one moves as it does
     let partner = i < b.count ? i : 0;
+    let best = Math.min(1, difference(a, i, b, partner, x, y, z, tile, extent));
+    if (best < SAME) {
+      pairs[i] = partner;
+      gap = Math.max(gap, best);
+      continue;
+    }
     for (let dx = -1; dx <= 1; dx++)
       for (let dy = -1; dy <= 1; dy++)
         for (let dz = -1; dz <= 1; dz++)

@@ -3,7 +3,8 @@ import { cameraPose } from '../flight/camera';
 import { FlightSchema } from '../flight/schema';
 import { LookSchema } from '../look/schema';
 import { layerPoints, type LayerPoints } from '../layers/batch';
-import { treatmentContext } from '../layers/context';
+import type { LayerContext } from '../layers/definition';
+import { layerContext, treatmentContext } from '../layers/context';
 import { controlOf, isShown } from '../piece/fields';
 import { definitionOf, type Layer } from '../layers/registry';
 import { treatmentOf, type Treatment } from '../treatments/registry';
@@ -140,11 +141,11 @@ function cameraFinding(piece: Piece, g: Symmetry): Finding {
 
 const wholeGap = (n: number): number => Math.abs(n - Math.round(n));
 
-function bodiesToCompare(layer: Layer): number {
+function bodiesToCompare(layer: Layer, context: LayerContext): number {
   const most = Math.max(
     1,
     ...definitionOf(layer.kind)
-      .drawings(layer, 1)
+      .drawings(layer, 1, context)
       .map((d) => (d.as === 'bodies' ? d.mesh.sample.length : 1)),
   );
   return Math.min(300, Math.max(6, VERTICES / most));
@@ -152,8 +153,13 @@ function bodiesToCompare(layer: Layer): number {
 
 function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   const definition = definitionOf(layer.kind);
+  const context = layerContext(piece);
   if (layer.once && g.advance !== 0) return onceFinding(piece, layer);
-  const share = Math.min(1, (definition.bodies ? bodiesToCompare(layer) : SAMPLE) / definition.elementCount(layer, 1));
+  const share = Math.min(
+    1,
+    (definition.bodies?.(layer) ? bodiesToCompare(layer, context) : SAMPLE) /
+      definition.elementCount(layer, 1, context),
+  );
   const tile = layer.once ? Infinity : piece.tile;
   // what is held in steps belongs to the frame on its own side of the seam
   const at = (phase: number, framePhase = phase) => layerPoints(piece, layer.id, phase, share, framePhase);
@@ -169,20 +175,23 @@ function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   const start = carry(at(0));
   const extent = Math.max(1e-6, ...bounds(end.position));
   const match = worstMatch(end, start, tile, extent);
-  const slopeGap = match.pairs
-    ? slopeDifference(
-        [end, at(1 - STEP, 1), at(1 - 2 * STEP, 1)],
-        [start, carry(at(STEP, 0)), carry(at(2 * STEP, 0))],
-        match.pairs,
-        extent,
-      )
-    : 1;
+  const slopeGapOver = (step: number): number =>
+    slopeDifference(
+      [end, at(1 - step, 1), at(1 - 2 * step, 1)],
+      [start, carry(at(step, 0)), carry(at(2 * step, 0))],
+      match.pairs,
+      extent,
+      step,
+    );
+  const coarse = slopeGapOver(STEP);
+  // an element that sets off near the seam, as it might anywhere, is not a jerk at the seam: that shows in any step
+  const slopeGap = coarse < SLOPE_TOLERANCE ? coarse : Math.min(coarse, slopeGapOver(STEP / 4));
   const lightBefore = definition.light(layer, 1);
   const lightAfter = definition.light(layer, 0);
   const lightGap = Math.abs(lightBefore - lightAfter) / Math.max(lightBefore, lightAfter, 1e-6);
   const gap = Math.max(match.gap, lightGap);
   const ok = gap < TOLERANCE && slopeGap < SLOPE_TOLERANCE;
-  const counted = definition.counted(layer, 1);
+  const counted = definition.counted(layer, 1, context);
   return {
     id: `layer:${layer.id}`,
     subject: layer.name,
@@ -233,6 +242,7 @@ function slopeDifference(
   [start, after, later]: readonly { position: Float32Array }[],
   pairs: Int32Array,
   extent: number,
+  step: number,
 ): number {
   let worst = 0;
   let fastest = extent * 0.1;
@@ -243,8 +253,8 @@ function slopeDifference(
     for (let k = 0; k < 3; k++) {
       const [p, q] = [i * 3 + k, j * 3 + k];
       // one-sided differences of second order, so that an accelerating element is not taken for a jerk
-      const incoming = (3 * end.position[p] - 4 * before.position[p] + earlier.position[p]) / (2 * STEP);
-      const outgoing = (-3 * start.position[q] + 4 * after.position[q] - later.position[q]) / (2 * STEP);
+      const incoming = (3 * end.position[p] - 4 * before.position[p] + earlier.position[p]) / (2 * step);
+      const outgoing = (-3 * start.position[q] + 4 * after.position[q] - later.position[q]) / (2 * step);
       gap += (incoming - outgoing) ** 2;
       speed = Math.max(speed, Math.abs(incoming), Math.abs(outgoing));
     }
@@ -252,7 +262,7 @@ function slopeDifference(
     fastest = Math.max(fastest, speed);
   }
   // float32 positions leave a difference of this size by themselves
-  const rounding = (extent * 2 ** -19) / STEP;
+  const rounding = (extent * 2 ** -19) / step;
   return Math.max(0, worst - rounding) / fastest;
 }
 

@@ -1,6 +1,6 @@
 import { Copy, Eye, EyeOff, Focus, Trash2 } from 'lucide-react';
 import { definitionOf, type Layer } from '../../../core/layers/registry';
-import { layerExtent } from '../../../core/layers/context';
+import { layerContext, layerExtent } from '../../../core/layers/context';
 import type { Piece } from '../../../core/piece/schema';
 import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
@@ -29,8 +29,8 @@ const thousands = (n: number): string => n.toLocaleString('en-US').replace(/,/g,
 /** What a layer is, in a line. */
 function summary(piece: Piece, layer: Layer, working: boolean): string {
   const definition = definitionOf(layer.kind);
-  const final = definition.counted(layer, 1);
-  const drawn = definition.counted(layer, working ? layer.working : 1);
+  const final = definition.counted(layer, 1, layerContext(piece));
+  const drawn = definition.counted(layer, working ? layer.working : 1, layerContext(piece));
   const { halfWidth, halfHeight } = layerExtent(piece, layer);
   const count =
     drawn.count < final.count ? `${thousands(drawn.count)} of ${thousands(final.count)}` : thousands(final.count);

@@ -12,10 +12,11 @@ const FEW = 70;
 export function LayerDrawing({ piece, layer }: { piece: Piece; layer: Layer }) {
   const marks = useMemo(() => {
     const definition = definitionOf(layer.kind);
-    const share = Math.min(1, FEW / definition.elementCount(layer, 1));
+    const context = layerContext(piece);
+    const share = Math.min(1, FEW / definition.elementCount(layer, 1, context));
     const alone = { ...piece, layers: [layer, ...piece.layers.filter(({ id }) => id !== layer.id)] };
     const batch = layerBatch(alone, layer.id, 0, share);
-    const { halfWidth, halfHeight, centre, bend } = definition.extent(layer, layerContext(piece));
+    const { halfWidth, halfHeight, centre, bend } = definition.extent(layer, context);
     const reach = Math.max(halfWidth, halfHeight) + bend;
     const points = Array.from({ length: batch.count }, (_, i) => {
       const depth = 1.2 + Math.max(0, -batch.position[i * 3 + 2]) / piece.tile;
@@ -26,7 +27,7 @@ export function LayerDrawing({ piece, layer }: { piece: Piece; layer: Layer }) {
         colour: linearToHex([0, 1, 2].map((k) => 0.04 + 1.6 * batch.color[i * 3 + k]) as [number, number, number]),
       };
     });
-    const lines = definition.drawings(layer, share).flatMap((drawing) => {
+    const lines = definition.drawings(layer, share, context).flatMap((drawing) => {
       if (drawing.as === 'segments') return [...drawing.pairs];
       // the outline of each wall: first two corners of every triangle pair
       return drawing.as === 'surface' ? [...drawing.triangles].filter((_, i) => i % 6 < 2) : [];

@@ -1,7 +1,7 @@
 import { useCallback, useMemo } from 'react';
 import { cameraPose, flightRoute } from '../../../core/flight/camera';
 import { layerBatch } from '../../../core/layers/batch';
-import { layerExtent } from '../../../core/layers/context';
+import { layerContext, layerExtent } from '../../../core/layers/context';
 import { definitionOf } from '../../../core/layers/registry';
 import { fieldOfViewDeg, depthLimitsMm } from '../../../core/lens/optics';
 import { linearToHex } from '../../../core/look/colour';
@@ -31,15 +31,16 @@ function dotsOf(piece: Piece): Dots[] {
     .filter((layer) => !layer.hidden)
     .map((layer) => {
       const definition = definitionOf(layer.kind);
-      const share = Math.min(1, FEW / definition.elementCount(layer, 1));
+      const context = layerContext(piece);
+      const share = Math.min(1, FEW / definition.elementCount(layer, 1, context));
       const batch = layerBatch(piece, layer.id, 0, share);
       const pick = (k: number, sign: number): Float32Array =>
         Float32Array.from({ length: batch.count }, (_, i) => sign * batch.position[i * 3 + k]);
       const colour = Array.from({ length: batch.count }, (_, i) =>
         linearToHex([0, 1, 2].map((k) => 0.03 + batch.color[i * 3 + k]) as [number, number, number]),
       );
-      const lines = definition.drawings(layer, share).some(({ as }) => as !== 'sprites');
-      const perRing = lines ? batch.count / Math.max(1, definition.counted(layer, share).count + 1) : 0;
+      const lines = definition.drawings(layer, share, context).some(({ as }) => as !== 'sprites');
+      const perRing = lines ? batch.count / Math.max(1, definition.counted(layer, share, context).count + 1) : 0;
       const { halfWidth, bend } = layerExtent(piece, layer);
       return {
         x: pick(0, 1),

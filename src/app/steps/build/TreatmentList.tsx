@@ -15,7 +15,7 @@ import { addTreatment, moveTreatment, removeTreatment } from './treatmentEdits';
 import styles from './TreatmentList.module.css';
 
 function AddTreatment({ layer, onAdd }: { layer: Layer; onAdd(kind: TreatmentKind): void }) {
-  const bodies = definitionOf(layer.kind).bodies === true;
+  const bodies = definitionOf(layer.kind).bodies?.(layer) === true;
   const kinds = treatmentKinds.filter((kind) => bodies || !treatmentOf(kind).solidOnly);
   return (
     <MenuTrigger>

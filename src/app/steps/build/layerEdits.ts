@@ -1,3 +1,5 @@
+import type { z } from 'zod';
+import { controlOf } from '../../../core/piece/fields';
 import { definitionOf, newLayer, type Layer, type LayerKind } from '../../../core/layers/registry';
 import type { Piece } from '../../../core/piece/schema';
 import { newId } from '../../state/edit';
@@ -29,11 +31,18 @@ export function duplicateLayer(piece: Piece, id: string): { piece: Piece; id: st
   };
 }
 
-/** Without the layer; what followed it goes straight. */
+/** The layer with every reference to another one taken out. */
+function without(layer: Layer, id: string): Layer {
+  const fields = (definitionOf(layer.kind).schema as unknown as z.ZodObject).shape as Record<string, z.ZodType>;
+  const named = Object.entries(layer).filter(
+    ([name, value]) => value === id && name in fields && controlOf(fields[name])?.control === 'layer',
+  );
+  return named.length === 0 ? layer : { ...layer, ...Object.fromEntries(named.map(([name]) => [name, null])) };
+}
+
+/** Without the layer; what followed it goes straight, what was linked to it is not. */
 export function removeLayer(piece: Piece, id: string): Piece {
-  const layers = piece.layers
-    .filter((layer) => layer.id !== id)
-    .map((layer) => (layer.kind === 'field' && layer.follow === id ? { ...layer, follow: null } : layer));
+  const layers = piece.layers.filter((layer) => layer.id !== id).map((layer) => without(layer, id));
   const flight = piece.flight.follow === id ? { ...piece.flight, follow: null } : piece.flight;
   return { ...piece, layers, flight };
 }

@@ -262,14 +262,14 @@ export const copies: LayerDefinition<CopiesLayer> = {
   need: 'Repeat a shape',
   describe: 'A body repeated in a grid, ring, spiral, line, on a ball or scattered',
   schema: CopiesSchema,
-  bodies: true,
+  bodies: () => true,
   placed: (layer) => (layer.arrangement === 'route' ? UNPLACED : layer),
   kernel: { entry: 'copiesElement', sources, signature: signatures.copiesElement, run: copiesRun },
   elementCount(layer, share) {
     if (layer.arrangement === 'scatter') return Math.max(1, Math.round(layer.count * share));
     return totalOf(layer) / strideOf(layer, share);
   },
-  counted: (layer, share) => ({ count: copies.elementCount(layer, share), noun: 'copies' }),
+  counted: (layer, share, context) => ({ count: copies.elementCount(layer, share, context), noun: 'copies' }),
   tiled: fillsTile,
   turnStep(layer, axis, each) {
     if (each) {
@@ -338,8 +338,8 @@ export const copies: LayerDefinition<CopiesLayer> = {
       lap: phase,
     };
   },
-  drawings(layer, share): Drawing[] {
-    const all = { as: 'bodies', first: 0, count: copies.elementCount(layer, share) } as const;
+  drawings(layer, share, context): Drawing[] {
+    const all = { as: 'bodies', first: 0, count: copies.elementCount(layer, share, context) } as const;
     if (layer.exchange === 'none') return [{ ...all, mesh: meshOf(layer, layer.source), shown: null }];
     const shown = { from: layer.exchangeFrom, to: layer.exchangeTo };
     return [

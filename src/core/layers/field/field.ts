@@ -255,7 +255,7 @@ export const field: LayerDefinition<FieldLayer> = {
     const [x, y, z] = gridRows(layer);
     return (x * y * z) / gridStride(layer, share);
   },
-  counted: (layer, share) => ({ count: field.elementCount(layer, share), noun: 'particles' }),
+  counted: (layer, share, context) => ({ count: field.elementCount(layer, share, context), noun: 'particles' }),
   tiled,
   turnStep: () => 1,
   values(layer, context, phase, share) {
@@ -287,8 +287,8 @@ export const field: LayerDefinition<FieldLayer> = {
       lap: phase,
     };
   },
-  drawings(layer, share) {
-    const count = field.elementCount(layer, share);
+  drawings(layer, share, context) {
+    const count = field.elementCount(layer, share, context);
     if (layer.shape === 'grid') {
       const [x, y, z] = gridRows(layer);
       return [{ as: 'sprites', ...gridParts(x * y, z / gridStride(layer, share), layer.jitter) }];

@@ -79,12 +79,14 @@ vec3 shade(vec3 n, vec3 v, vec3 base, vec3 own, float mark, out float opaque) {
     // thinner at the top, where the water has run down
     vec3 hue = filmColour(nv, 330.0 - 130.0 * own.y + 75.0 * stream + 40.0 * sin(mark));
     f0 = mix(f0, hue * mix(vec3(1.0), base, 0.35) * (0.25 + 0.75 * fresnel), film);
-    opaque = mix(1.0, clamp(0.1 + 0.9 * fresnel + 0.12 * dot(hue, vec3(0.33)), 0.0, 1.0), film);
   }
   float alpha = max(rough * rough, 0.003);
   vec3 light = lit(n, v, KEY_FROM, uKey * 2.6, diffuse, f0, alpha) + lit(n, v, FILL_FROM, uFill * 0.9, diffuse, f0, alpha)
              + lit(n, v, RIM_FROM, uRim * 2.2, diffuse, f0, alpha);
   light += surroundings(reflect(-v, n), rough) * reflected(f0, rough, nv) * (film > 0.0 ? mix(1.0, 2.4, film) : 1.0);
   light += surroundings(n, 1.0) * diffuse * 0.5;
-  return light + base * uMaterial.z + film * f0 * fresnel * 0.5 * uSurround;
+  light += base * uMaterial.z + film * f0 * fresnel * 0.5 * uSurround;
+  // a film is seen by what it reflects
+  if (film > 0.0) opaque = mix(1.0, clamp(0.06 + 0.9 * fresnel + 0.8 * dot(light, vec3(0.33)), 0.0, 1.0), film);
+  return light;
 }
