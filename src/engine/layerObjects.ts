@@ -1,6 +1,7 @@
 import * as THREE from 'three';
 import { joinSources } from '../core/kernel/kernel';
 import { sources as apertureSources } from '../core/lens/aperture.gen';
+import type { Mesh } from '../core/solids/mesh';
 import type { Drawing, Frames, Part } from '../core/layers/definition';
 import { layerLinks } from '../core/layers/batch';
 import { layerContext } from '../core/layers/context';
@@ -15,6 +16,7 @@ import { ADDITIVE, bareGeometry, rawMaterial, type Quad } from './gl/quad';
 import bodiesFragment from './passes/bodies/bodies.frag.glsl?raw';
 import bodiesVertex from './passes/bodies/bodies.vert.glsl?raw';
 import shadeSource from './passes/bodies/shade.glsl?raw';
+import skySource from './passes/sky/sky.glsl?raw';
 import { vertexProgram } from './passes/elements/compose';
 import { ElementPass, feed, uniformsOf } from './passes/elements/elements';
 import segmentsFragment from './passes/segments/segments.frag.glsl?raw';
@@ -37,7 +39,11 @@ export interface DrawnObject {
   object: THREE.Mesh | THREE.Points;
   /** the same particles where they are under four pixels: see sprites.vert.glsl */
   small?: THREE.Points;
+  /** a simpler form of the same bodies, beyond some metres */
+  coarse?: { object: THREE.Mesh; beyond: number };
   uniforms: Uniforms;
+  /** first element of the bodies */
+  first: number;
   /** stretches that are drawn or left out together */
   parts: readonly Part[];
   /** the frames in which it is there at all; null for always */
@@ -60,6 +66,9 @@ const sharedNames = ['uOpenPlace', 'uClosePlace', 'uOpenLook', 'uTileOffset', 'u
 const bodyNames = ['uOpenTurn', 'uCloseTurn', 'uOpenMark', 'uMaterial', 'uFade', 'uLap'] as const;
 
 export const isSolid = (as: Drawing['as']): boolean => as === 'surface' || as === 'bodies';
+
+/** A sky is drawn behind everything, not as an object. */
+const isObject = (drawing: Drawing): drawing is Exclude<Drawing, { as: 'dome' }> => drawing.as !== 'dome';
 
 const attribute = (array: Float32Array, width: number): THREE.BufferAttribute =>
   new THREE.BufferAttribute(array, width);
@@ -116,6 +125,9 @@ function fillLinks(geometry: THREE.InstancedBufferGeometry, { count, pairs, mark
     ['aPair', pairs],
     ['aMark', marks],
   ] as const) {
+    /** A sky is drawn behind everything, not as an object. */
+    const isObject = (drawing: Drawing): drawing is Exclude<Drawing, { as: 'dome' }> => drawing.as !== 'dome';
+
     const attribute = geometry.getAttribute(name) as THREE.InstancedBufferAttribute;
     attribute.array.set(values);
     attribute.clearUpdateRanges();
@@ -125,11 +137,27 @@ function fillLinks(geometry: THREE.InstancedBufferGeometry, { count, pairs, mark
   geometry.instanceCount = count;
 }
 
+/** What shading matter needs in front of it. */
+const LIT = joinSources(hashSources) + skySource + shadeSource;
+
 const SOLID: Partial<THREE.ShaderMaterialParameters> = { depthTest: true, depthWrite: true };
 
 function surfaceObject(drawing: Extract<Drawing, { as: 'surface' }>, uniforms: Uniforms) {
   const options = { ...SOLID, side: THREE.DoubleSide };
-  const material = rawMaterial(viewSource + surfaceVertex, viewSource + surfaceFragment, uniforms, options);
+  const smooth = drawing.smooth ? '#define SMOOTH\n' : '';
+  if (drawing.smooth) {
+    for (const name of [...bodyNames, 'uRipple', 'uRippleTile'] as const) uniforms[name] ??= { value: null };
+    uniforms.uMaterial.value = new THREE.Vector4();
+    uniforms.uRipple.value = new THREE.Vector3();
+    uniforms.uRippleTile.value = 0;
+  }
+  const shading = drawing.smooth ? LIT : '';
+  const material = rawMaterial(
+    smooth + viewSource + surfaceVertex,
+    smooth + shading + viewSource + surfaceFragment,
+    uniforms,
+    options,
+  );
   return { parts: WHOLE, object: new THREE.Mesh(bareGeometry(0, drawing.triangles), material) };
 }
 
@@ -138,20 +166,26 @@ function bodiesObject(drawing: Extract<Drawing, { as: 'bodies' }>, uniforms: Uni
   for (const name of bodyNames) uniforms[name] ??= { value: null };
   uniforms.uFirst = { value: drawing.first };
   (uniforms.uMaterial as THREE.IUniform<unknown>).value = new THREE.Vector4();
-  const { mesh } = drawing;
+  const vertex = vertexProgram(pipeline) + viewSource + bodiesVertex;
+  const side = drawing.mesh.open ? THREE.DoubleSide : THREE.FrontSide;
+  const material = rawMaterial(vertex, LIT + viewSource + bodiesFragment, uniforms, { ...SOLID, side });
+  const object = new THREE.Mesh(bodiesGeometry(drawing.mesh, drawing.count), material);
+  const coarse = drawing.coarse && new THREE.Mesh(bodiesGeometry(drawing.coarse.mesh, drawing.count), material);
+  return {
+    parts: drawing.parts ?? WHOLE,
+    object,
+    ...(coarse && drawing.coarse ? { coarse: { object: coarse, beyond: drawing.coarse.beyond } } : {}),
+  };
+}
+
+function bodiesGeometry(mesh: Mesh, count: number): THREE.InstancedBufferGeometry {
   const geometry = new THREE.InstancedBufferGeometry();
   geometry.setIndex(new THREE.BufferAttribute(mesh.index, 1));
   geometry.setAttribute('aPosition', attribute(mesh.position, 3));
   geometry.setAttribute('aNormal', attribute(mesh.normal, 3));
   geometry.setAttribute('aPiece', attribute(mesh.piece ?? new Float32Array((mesh.position.length / 3) * 4), 4));
-  geometry.instanceCount = drawing.count;
-  const vertex = vertexProgram(pipeline) + viewSource + bodiesVertex;
-  const fragment = joinSources(hashSources) + viewSource + shadeSource + bodiesFragment;
-  const side = mesh.open ? THREE.DoubleSide : THREE.FrontSide;
-  return {
-    parts: WHOLE,
-    object: new THREE.Mesh(geometry, rawMaterial(vertex, fragment, uniforms, { ...SOLID, side })),
-  };
+  geometry.instanceCount = count;
+  return geometry;
 }
 
 function gradientTexture(): THREE.DataTexture {
@@ -201,18 +235,22 @@ export class LayerObjects {
     const context = layerContext(piece);
     const bodies = definition.bodies?.(layer) === true;
     this.gradient = gradientTexture();
+    const drawings = definition.drawings(layer, share, context);
+    const turned = bodies || drawings.some((drawing) => drawing.as === 'surface' && drawing.smooth);
     this.elements = new ElementPass(
       pipeline,
       definition.elementCount(layer, share, context),
       this.gradient,
       bodies,
+      turned,
       definition.rest?.(layer, context, share) ?? null,
     );
     const own = Object.fromEntries(
-      [...sharedNames, ...(bodies ? bodyNames : [])].map((name) => [name, { value: null as unknown }]),
+      [...sharedNames, ...(turned ? bodyNames : [])].map((name) => [name, { value: null as unknown }]),
     );
-    this.drawn = definition.drawings(layer, share, context).map((drawing): DrawnObject => {
+    this.drawn = drawings.filter(isObject).map((drawing): DrawnObject => {
       const uniforms: Uniforms = { ...view, ...own };
+      const first = drawing.as === 'bodies' ? drawing.first : 0;
       const made =
         drawing.as === 'sprites'
           ? spritesObject(drawing, uniforms)
@@ -223,7 +261,7 @@ export class LayerObjects {
               : drawing.as === 'surface'
                 ? surfaceObject(drawing, uniforms)
                 : bodiesObject(drawing, uniforms, pipeline);
-      return { as: drawing.as, uniforms, shown: drawing.as === 'bodies' ? drawing.shown : null, ...made };
+      return { as: drawing.as, uniforms, first, shown: drawing.as === 'bodies' ? drawing.shown : null, ...made };
     });
   }
 
@@ -242,7 +280,7 @@ export class LayerObjects {
       layer.kind,
       definition.elementCount(layer, share, context),
       definition.structure(layer),
-      definition.rest && piece.tile,
+      definition.restKey?.(layer, context, share) ?? (definition.rest && piece.tile),
       pipeline.structure,
     ]);
     if (previous?.structure !== structure) {
@@ -289,6 +327,11 @@ export class LayerObjects {
       if (uniforms.uSoftness) uniforms.uSoftness.value = look.softness;
       if (uniforms.uSprite) uniforms.uSprite.value = look.sprite;
       if (uniforms.uWidth) uniforms.uWidth.value = look.lineWidth;
+      if (uniforms.uRipple) {
+        const { strength = 0, size = 1, cycles = 0 } = look.ripple ?? {};
+        (uniforms.uRipple.value as THREE.Vector3).set(strength, 1 / size, cycles);
+        uniforms.uRippleTile.value = Math.max(1, Math.round(piece.tile / size)) / piece.tile;
+      }
       if (uniforms.uMaterial) (uniforms.uMaterial.value as THREE.Vector4).set(metal, rough, glow, film);
     }
   }
@@ -329,6 +372,11 @@ export class LayerObjects {
     }
   }
 
+  /** Colours of its gradient, for a sky. */
+  get colours(): THREE.Texture {
+    return this.gradient;
+  }
+
   /** How many moments the layer is shown at. */
   get momentCount(): number {
     return this.moments.length;
@@ -349,13 +397,13 @@ export class LayerObjects {
         uniforms.uClosePlace.value = this.ends.close[0];
         uniforms.uLight.value = this.linkLight;
       }
-      if (as !== 'bodies') continue;
+      if (!uniforms.uOpenTurn) continue;
       uniforms.uOpenTurn.value = moment.open[2];
       uniforms.uCloseTurn.value = moment.close[2];
       uniforms.uOpenMark.value = moment.open[3];
       uniforms.uFade.value = moment.fade;
       uniforms.uLap.value = phase;
-      feed(uniforms, [...this.pipeline.piece, ...this.pipeline.space], phase);
+      if (as === 'bodies') feed(uniforms, [...this.pipeline.piece, ...this.pipeline.space], phase);
     }
   }
 
@@ -363,8 +411,9 @@ export class LayerObjects {
     this.elements.dispose();
     this.gradient.dispose();
     this.linkGradient?.dispose();
-    for (const { object, small } of this.drawn) {
+    for (const { object, small, coarse } of this.drawn) {
       object.geometry.dispose();
+      coarse?.object.geometry.dispose();
       (object.material as THREE.Material).dispose();
       (small?.material as THREE.Material | undefined)?.dispose();
     }

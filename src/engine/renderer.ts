@@ -3,7 +3,9 @@ import { layerExtent } from '../core/layers/context';
 import { definitionOf, type Layer } from '../core/layers/registry';
 import { apertureCells, type LensPass } from '../core/lens/cells';
 import { hexToLinear } from '../core/look/colour';
+import { joinSources } from '../core/kernel/kernel';
 import type { Piece } from '../core/piece/schema';
+import { sources as hashSources } from '../core/random/hash.gen';
 import { evaluateAnimated } from '../core/time/animated';
 import { shotAt, viewMatrix, type Shot } from './camera';
 import { ADDITIVE, fullscreenMaterial, Quad, Stage } from './gl/quad';
@@ -12,6 +14,7 @@ import { FinishPass } from './passes/finish/finish';
 import { GlowPass } from './passes/glow/glow';
 import addFragment from './passes/resolve/add.frag.glsl?raw';
 import backdropFragment from './passes/resolve/backdrop.frag.glsl?raw';
+import skySource from './passes/sky/sky.glsl?raw';
 import resolveFragment from './passes/resolve/resolve.frag.glsl?raw';
 import { LEVELS, Targets } from './targets';
 import { within } from '../core/layers/definition';
@@ -101,12 +104,16 @@ export class Renderer {
     uFill: { value: new THREE.Vector3() },
     uRim: { value: new THREE.Vector3() },
     uSurround: { value: 1 },
+    uSkyGradient: { value: null },
+    uSky: { value: new THREE.Vector4() },
+    uStars: { value: new THREE.Vector4() },
+    uSkySeed: { value: 0 },
   };
 
-  private readonly backdrop = fullscreenMaterial(backdropFragment, {
+  private readonly backdrop = fullscreenMaterial(joinSources(hashSources) + skySource + backdropFragment, {
+    ...this.view,
     uCentre: { value: new THREE.Vector3() },
     uEdge: { value: new THREE.Vector3() },
-    uPicture: this.view.uPicture,
   });
   private readonly add = fullscreenMaterial(addFragment, { uSource: { value: null }, uShare: { value: 1 } }, ADDITIVE);
   private readonly resolve = fullscreenMaterial(resolveFragment, {
@@ -170,7 +177,9 @@ export class Renderer {
     const shot = shotAt(piece, request.phase, request.width);
     this.setView(piece, shot, request);
     const layers = this.updateLayers(piece, shot, request);
-    const solid = layers.some(({ objects }) => objects.solid);
+    // a sky is behind everything in every pass, as solid things are
+    const sky = this.setSky(layers, request.phase);
+    const solid = sky || layers.some(({ objects }) => objects.solid);
     const used = LEVELS.map(() => false);
     for (const target of targets.levels) this.clear(target);
     const passes = apertureCells(
@@ -290,6 +299,22 @@ export class Renderer {
     (this.backdrop.uniforms.uEdge.value as THREE.Vector3).set(...hexToLinear(look.backgroundEdge));
   }
 
+  /** The first sky among the seen layers, if there is one. */
+  private setSky(layers: readonly ShownLayer[], phase: number): boolean {
+    const { view } = this;
+    const found = layers.find(({ layer }) => definitionOf(layer.kind).look(layer).sky);
+    const sky = found && definitionOf(found.layer.kind).look(found.layer).sky;
+    (view.uSky.value as THREE.Vector4).set(0, 1, 0, 0);
+    view.uSkyGradient.value = found?.objects.colours ?? null;
+    if (!found || !sky) return false;
+    const light = definitionOf(found.layer.kind).light(found.layer, phase);
+    // a sky that has gone dark is still there
+    (view.uSky.value as THREE.Vector4).set(Math.max(light, 1e-6), sky.tight, sky.clouds, phase * sky.cloudCycles);
+    (view.uStars.value as THREE.Vector4).set(sky.stars, sky.starLight, sky.twinkle, phase);
+    view.uSkySeed.value = sky.seed;
+    return true;
+  }
+
   private drawPass(
     piece: Piece,
     shot: Shot,
@@ -336,9 +361,15 @@ export class Renderer {
   }
 
   private drawSolid(piece: Piece, layer: Layer, drawn: DrawnObject, shot: Shot, target: THREE.WebGLRenderTarget): void {
-    for (const { offset } of visibleParts(piece, layer, shot, drawn.parts)) {
+    for (const { offset, near, part } of visibleParts(piece, layer, shot, drawn.parts)) {
       drawn.uniforms.uTileOffset.value = offset;
-      this.stage.draw(this.three, drawn.object, target);
+      const object = drawn.coarse && near > drawn.coarse.beyond ? drawn.coarse.object : drawn.object;
+      if (drawn.uniforms.uFirst) {
+        const whole = !Number.isFinite(part.count);
+        drawn.uniforms.uFirst.value = whole ? drawn.first : part.first;
+        if (!whole) (object.geometry as THREE.InstancedBufferGeometry).instanceCount = part.count;
+      }
+      this.stage.draw(this.three, object, target);
     }
   }
 

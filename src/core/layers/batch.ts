@@ -158,7 +158,7 @@ function layerVertices(piece: Piece, layer: Layer, phase: number, elements: Elem
   const count = lists.reduce((sum, { mesh, count: bodies }) => sum + mesh.sample.length * bodies, 0);
   const owner = new Uint32Array(count);
   const vertex = new Float32Array(count * 3);
-  const middle = new Float32Array(count * 3);
+  const heart = new Float32Array(count * 3);
   const piece_ = new Uint32Array(count);
   let at = 0;
   for (const { mesh, first, count: bodies } of lists)
@@ -167,7 +167,7 @@ function layerVertices(piece: Piece, layer: Layer, phase: number, elements: Elem
         owner[at] = body;
         vertex.set(mesh.position.subarray(v * 3, v * 3 + 3), at * 3);
         if (mesh.piece) {
-          middle.set(mesh.piece.subarray(v * 4, v * 4 + 3), at * 3);
+          heart.set(mesh.piece.subarray(v * 4, v * 4 + 3), at * 3);
           piece_[at] = mesh.piece[v * 4 + 3];
         }
         at++;
@@ -175,7 +175,7 @@ function layerVertices(piece: Piece, layer: Layer, phase: number, elements: Elem
   const normal = new Float32Array(count * 3);
   const key = Uint32Array.from(owner, (body) => elements.key[body]);
   for (const step of pipeline.piece)
-    runKernel(step.kernel, 0, count, step.values(phase), { key, middle, piece: piece_, vertex, normal });
+    runKernel(step.kernel, 0, count, step.values(phase), { key, heart, piece: piece_, vertex, normal });
   const pick = (from: Float32Array, width: number): Float32Array => {
     const to = new Float32Array(count * width);
     for (let i = 0; i < count; i++) to.set(from.subarray(owner[i] * width, (owner[i] + 1) * width), i * width);

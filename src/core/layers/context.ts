@@ -5,6 +5,7 @@ import type { TreatmentContext } from '../treatments/definition';
 import { treatmentOf, type Treatment } from '../treatments/registry';
 import { SORTS, type Sort } from '../treatments/definition';
 import type { LayerContext, LayerExtent } from './definition';
+import { groundAt } from './ground/ground';
 import { definitionOf, type Layer } from './registry';
 
 /** The extent of a layer that is not there. */
@@ -26,6 +27,11 @@ export const layerContext = (piece: Piece): LayerContext => ({
   tile: piece.tile,
   seconds: lapSeconds(piece.lap.frames, piece.lap.rate),
   routeOf: (layerId) => (layerId === null ? { radius: 0, turnsPerMetre: 0 } : routeOfLayer(piece, layerId)),
+  groundOf(layerId) {
+    const layer = piece.layers.find(({ id }) => id === layerId);
+    return layer?.kind === 'ground' ? groundAt(layer, piece.tile) : null;
+  },
+  groundKey: (layerId) => JSON.stringify(piece.layers.find(({ id }) => id === layerId) ?? null),
   extentOf(layerId) {
     const layer = piece.layers.find(({ id }) => id === layerId);
     if (!layer) return NOWHERE;

@@ -19,6 +19,9 @@ export interface LayerContext {
   /** duration of the lap in seconds */
   seconds: number;
   routeOf(layerId: string | null): RouteShape;
+  /** the ground of another layer, and what tells its shape from others */
+  groundOf(layerId: string): GroundAt | null;
+  groundKey(layerId: string): string;
   /** the extent of another layer; of a net, that of its own points */
   extentOf(layerId: string): LayerExtent;
   /** how the camera is turned at a phase, which is not wrapped */
@@ -40,9 +43,36 @@ export interface Part {
 export type Drawing =
   | { as: 'sprites'; order: Uint32Array; parts: Part[] }
   | { as: 'segments'; pairs: Uint32Array }
-  | { as: 'surface'; triangles: Uint32Array }
+  | { as: 'surface'; triangles: Uint32Array; smooth: boolean }
+  | { as: 'dome' }
   | { as: 'links'; from: string | null; to: string | null }
-  | { as: 'bodies'; mesh: Mesh; first: number; count: number; shown: Frames | null };
+  | { as: 'bodies'; mesh: Mesh; first: number; count: number; shown: Frames | null; parts?: Part[]; coarse?: Coarse };
+
+/** A simpler mesh for what is farther than some metres. */
+export interface Coarse {
+  mesh: Mesh;
+  beyond: number;
+}
+
+/** Ripples on water, and a sky at any distance: see passes/surface and passes/sky. */
+export interface Ripple {
+  strength: number;
+  /** metres */
+  size: number;
+  cycles: number;
+}
+export interface Sky {
+  tight: number;
+  clouds: number;
+  cloudCycles: number;
+  stars: number;
+  starLight: number;
+  twinkle: number;
+  seed: number;
+}
+
+/** Height in metres and its derivatives at a place x, z of a ground's tile. */
+export type GroundAt = (x: number, z: number) => { height: number; slopeX: number; slopeZ: number };
 
 /** A stretch of the lap in whole frames, the last not in it; it may go on across the seam. */
 export interface Frames {
@@ -96,6 +126,8 @@ export interface DrawingLook {
   matter: Matter;
   /** what a particle in focus looks like: 0 disc, 1 ring, 2 star, 3 streak */
   sprite: number;
+  ripple?: Ripple | null;
+  sky?: Sky | null;
 }
 
 export interface LayerExtent {
@@ -128,6 +160,8 @@ export interface LayerDefinition<L> {
   schema: z.ZodType<L>;
   /** four numbers an element that do not change over the lap, for kernels with a parameter `rest`; kept while the structure is */
   rest?(layer: L, context: LayerContext, share: number): Float32Array | null;
+  /** what `rest` depends on besides the structure */
+  restKey?(layer: L, context: LayerContext, share: number): string;
   /** its elements are bodies: meshes that are drawn once for each */
   bodies?(layer: L): boolean;
   /** where it stands, for layers that are moved as a whole */

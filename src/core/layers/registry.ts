@@ -2,15 +2,19 @@ import { z } from 'zod';
 import type { LayerDefinition } from './definition';
 import { copies, type CopiesLayer } from './copies/copies';
 import { field, type FieldLayer } from './field/field';
+import { backdrop, type BackdropLayer } from './backdrop/backdrop';
+import { ground, type GroundLayer } from './ground/ground';
 import { links, type LinksLayer } from './links/links';
+import { plants, type PlantsLayer } from './plants/plants';
 import { stream, type StreamLayer } from './stream/stream';
 import { tunnel, type TunnelLayer } from './tunnel/tunnel';
 
-export type Layer = FieldLayer | TunnelLayer | CopiesLayer | LinksLayer | StreamLayer;
+export type Layer =
+  FieldLayer | TunnelLayer | CopiesLayer | LinksLayer | StreamLayer | GroundLayer | PlantsLayer | BackdropLayer;
 export type LayerKind = Layer['kind'];
 
 /** Every kind of layer. A new kind is a folder and a line here. */
-const definitions = { field, tunnel, copies, links, stream };
+const definitions = { field, tunnel, copies, links, stream, ground, plants, backdrop };
 
 export const LayerSchema = z.discriminatedUnion(
   'kind',

@@ -36,8 +36,8 @@ export interface ControlMeta {
   /** shown value = stored value × display */
   display?: number;
   choices?: Record<string, string>;
-  /** which layers a reference may name: tunnels, or all */
-  of?: 'tunnel' | 'any';
+  /** which layers a reference may name: tunnels, grounds, or all */
+  of?: 'tunnel' | 'ground' | 'any';
   /** the words for naming none */
   none?: string;
   /** show only when a sibling field has one of these values */

@@ -320,7 +320,7 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
     const drawn = layer.rings / strideOf(layer, share);
     const out: Drawing[] = [];
     if (layer.lines !== 'none') out.push({ as: 'segments', pairs: linePairs(layer, drawn) });
-    if (layer.wall !== 'none') out.push({ as: 'surface', triangles: wallTriangles(layer, drawn) });
+    if (layer.wall !== 'none') out.push({ as: 'surface', triangles: wallTriangles(layer, drawn), smooth: false });
     return out;
   },
   structure: ({ section, sides, nested, lines, wall, rings }) => [section, sides, nested > 0, lines, wall, rings],

@@ -2,7 +2,7 @@
 import { sources as from0 } from '../../random/hash.gen';
 import { sources as from1 } from '../../space/rotation.gen';
 export const RF = new Float64Array(6), RI = new Int32Array(1);
-export function shatterVertex(key: number, middle_x: number, middle_y: number, middle_z: number, piece: number, seed: number, amount: number, away: number, fall: number, turns: number, spread: number, stagger: number, vertex_x: number, vertex_y: number, vertex_z: number, normal_x: number, normal_y: number, normal_z: number): void {
+export function shatterVertex(key: number, heart_x: number, heart_y: number, heart_z: number, piece: number, seed: number, amount: number, away: number, fall: number, turns: number, spread: number, stagger: number, vertex_x: number, vertex_y: number, vertex_z: number, normal_x: number, normal_y: number, normal_z: number): void {
   key = key | 0;
   piece = piece | 0;
   seed = seed | 0;
@@ -63,12 +63,12 @@ export function shatterVertex(key: number, middle_x: number, middle_y: number, m
   let g_z = t6;
   let g_w = t7;
   const t8 = ((((g_w >>> 8) | 0) >>> 0) * (1 / 16777216));
-  let late = (stagger * Math.min(Math.max(((0.5 - (middle_z * 0.5)) + ((t8 - 0.5) * 0.3)), 0), 1));
+  let late = (stagger * Math.min(Math.max(((0.5 - (heart_z * 0.5)) + ((t8 - 0.5) * 0.3)), 0), 1));
   const t9 = (1 - (late * 0.9));
   let t = Math.min(Math.max(((amount - (late * 0.9)) / Math.max(t9, 0.001)), 0), 1);
   const t10 = ((((h_w >>> 8) | 0) >>> 0) * (1 / 16777216));
   let pace = ((1 * (1 - spread) + (0.25 + (1.5 * t10)) * spread) * t);
-  const t11 = (1 / Math.sqrt(((((middle_x * middle_x) + (middle_y * middle_y)) + (middle_z * middle_z)) + 0.000001)));
+  const t11 = (1 / Math.sqrt(((((heart_x * heart_x) + (heart_y * heart_y)) + (heart_z * heart_z)) + 0.000001)));
   const t12 = ((((h_x >>> 8) | 0) >>> 0) * (1 / 16777216));
   const t13 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
   let z = ((t12 * 2) - 1);
@@ -92,9 +92,9 @@ export function shatterVertex(key: number, middle_x: number, middle_y: number, m
   const t20 = (t17 * ring);
   const t21 = (t19 * ring);
   const t22 = z;
-  let direction_x = ((middle_x * t11) + ((t20 * 0.35) * spread));
-  let direction_y = ((middle_y * t11) + ((t21 * 0.35) * spread));
-  let direction_z = ((middle_z * t11) + ((t22 * 0.35) * spread));
+  let direction_x = ((heart_x * t11) + ((t20 * 0.35) * spread));
+  let direction_y = ((heart_y * t11) + ((t21 * 0.35) * spread));
+  let direction_z = ((heart_z * t11) + ((t22 * 0.35) * spread));
   const t23 = ((((g_x >>> 8) | 0) >>> 0) * (1 / 16777216));
   const t24 = ((((g_y >>> 8) | 0) >>> 0) * (1 / 16777216));
   let z$1 = ((t23 * 2) - 1);
@@ -148,9 +148,9 @@ export function shatterVertex(key: number, middle_x: number, middle_y: number, m
   const t47 = q_y;
   const t48 = q_z;
   const t49 = q_w;
-  const t50 = (vertex_x - middle_x);
-  const t51 = (vertex_y - middle_y);
-  const t52 = (vertex_z - middle_z);
+  const t50 = (vertex_x - heart_x);
+  const t51 = (vertex_y - heart_y);
+  const t52 = (vertex_z - heart_z);
   let t_x = ((t47 * t52 - t48 * t51) * 2);
   let t_y = ((t48 * t50 - t46 * t52) * 2);
   let t_z = ((t46 * t51 - t47 * t50) * 2);
@@ -158,9 +158,9 @@ export function shatterVertex(key: number, middle_x: number, middle_y: number, m
   const t54 = ((t51 + (t_y * t49)) + (t48 * t_x - t46 * t_z));
   const t55 = ((t52 + (t_z * t49)) + (t46 * t_y - t47 * t_x));
   const t56 = (away * pace);
-  vertex_x = (((middle_x + t53) + (direction_x * t56)) - 0);
-  vertex_y = (((middle_y + t54) + (direction_y * t56)) - ((fall * pace) * t));
-  vertex_z = (((middle_z + t55) + (direction_z * t56)) - 0);
+  vertex_x = (((heart_x + t53) + (direction_x * t56)) - 0);
+  vertex_y = (((heart_y + t54) + (direction_y * t56)) - ((fall * pace) * t));
+  vertex_z = (((heart_z + t55) + (direction_z * t56)) - 0);
   let t_x$1 = ((q_y * normal_z - q_z * normal_y) * 2);
   let t_y$1 = ((q_z * normal_x - q_x * normal_z) * 2);
   let t_z$1 = ((q_x * normal_y - q_y * normal_x) * 2);
@@ -177,13 +177,13 @@ export function shatterVertex(key: number, middle_x: number, middle_y: number, m
   RF[4] = normal_y;
   RF[5] = normal_z;
 }
-export function shatterRun(first: number, end: number, keyA: Uint32Array, middleA: Float32Array, pieceA: Uint32Array, seed: number, amount: number, away: number, fall: number, turns: number, spread: number, stagger: number, vertexA: Float32Array, normalA: Float32Array): void {
+export function shatterRun(first: number, end: number, keyA: Uint32Array, heartA: Float32Array, pieceA: Uint32Array, seed: number, amount: number, away: number, fall: number, turns: number, spread: number, stagger: number, vertexA: Float32Array, normalA: Float32Array): void {
   seed = seed | 0;
   for (let k = first; k < end; k++) {
   const t0 = keyA[k] | 0;
-  const t1 = middleA[k * 3];
-  const t2 = middleA[k * 3 + 1];
-  const t3 = middleA[k * 3 + 2];
+  const t1 = heartA[k * 3];
+  const t2 = heartA[k * 3 + 1];
+  const t3 = heartA[k * 3 + 2];
   const t4 = pieceA[k] | 0;
   const t5 = vertexA[k * 3];
   const t6 = vertexA[k * 3 + 1];
@@ -371,23 +371,23 @@ export function shatterRun(first: number, end: number, keyA: Uint32Array, middle
 }
 
 /** Parameters of each exported kernel, in order: name, GLSL type, direction. */
-export const signatures = {"shatterVertex":[{"name":"key","type":"uint","direction":"in"},{"name":"middle","type":"vec3","direction":"in"},{"name":"piece","type":"uint","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"amount","type":"float","direction":"in"},{"name":"away","type":"float","direction":"in"},{"name":"fall","type":"float","direction":"in"},{"name":"turns","type":"float","direction":"in"},{"name":"spread","type":"float","direction":"in"},{"name":"stagger","type":"float","direction":"in"},{"name":"vertex","type":"vec3","direction":"inout"},{"name":"normal","type":"vec3","direction":"inout"}]} as const;
+export const signatures = {"shatterVertex":[{"name":"key","type":"uint","direction":"in"},{"name":"heart","type":"vec3","direction":"in"},{"name":"piece","type":"uint","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"amount","type":"float","direction":"in"},{"name":"away","type":"float","direction":"in"},{"name":"fall","type":"float","direction":"in"},{"name":"turns","type":"float","direction":"in"},{"name":"spread","type":"float","direction":"in"},{"name":"stagger","type":"float","direction":"in"},{"name":"vertex","type":"vec3","direction":"inout"},{"name":"normal","type":"vec3","direction":"inout"}]} as const;
 
 /** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */
 export const sources: Record<string, string> = {
   ...from0,
   ...from1,
   'treatments/shatter/shatter.glsl': `
-void shatterVertex(uint key, vec3 middle, uint piece, uint seed, float amount, float away, float fall, float turns,
+void shatterVertex(uint key, vec3 heart, uint piece, uint seed, float amount, float away, float fall, float turns,
                    float spread, float stagger, inout vec3 vertex, inout vec3 normal) {
   uvec4 h = pcg4d(uvec4(key, piece, seed, 45u));
   uvec4 g = pcg4d(uvec4(key, piece, seed, 46u));
-  float late = stagger * clamp(0.5 - middle.z * 0.5 + (unit(g.w) - 0.5) * 0.3, 0.0, 1.0);
+  float late = stagger * clamp(0.5 - heart.z * 0.5 + (unit(g.w) - 0.5) * 0.3, 0.0, 1.0);
   float t = clamp((amount - late * 0.9) / max(1.0 - late * 0.9, 1e-3), 0.0, 1.0);
   float pace = mix(1.0, 0.25 + 1.5 * unit(h.w), spread) * t;
-  vec3 direction = middle * inversesqrt(dot(middle, middle) + 1e-6) + (sphereDirection(unit(h.x), unit(h.y))) * 0.35 * spread;
+  vec3 direction = heart * inversesqrt(dot(heart, heart) + 1e-6) + (sphereDirection(unit(h.x), unit(h.y))) * 0.35 * spread;
   vec4 q = quatAbout(sphereDirection(unit(g.x), unit(g.y)), (unit(g.z) * 2.0 - 1.0) * turns * t);
-  vertex = middle + rotateBy(q, vertex - middle) + direction * (away * pace) - vec3(0.0, fall * pace * t, 0.0);
+  vertex = heart + rotateBy(q, vertex - heart) + direction * (away * pace) - vec3(0.0, fall * pace * t, 0.0);
   normal = rotateBy(q, normal);
 }
 `,

@@ -1,5 +1,6 @@
 // What a body looks like under the piece's default lights: a warm key from the right behind the camera, a cool fill from
-// the left, a rim from behind, and three soft boxes around that polished things reflect. All directions are the world's.
+// the left, a rim from behind, and three soft boxes and the sky around that polished things reflect. All directions are the
+// world's. Needs passes/sky/sky.glsl.
 uniform vec4 uMaterial;   // metal, roughness, glow, film
 uniform vec3 uKey;
 uniform vec3 uFill;
@@ -28,7 +29,9 @@ vec3 surroundings(vec3 d, float rough) {
   float right = softBox(d, vec3(0.958, 0.287, 0.0), vec3(0.0, 0.0, 1.0), vec2(0.22, 0.85), soft);
   float left = softBox(d, vec3(-0.97, 0.0, 0.243), vec3(0.243, 0.0, 0.97), vec2(0.12, 0.9), soft);
   float ground = 0.012 + 0.03 * smoothstep(-0.2, 1.0, d.y);
-  return uSurround * (vec3(1.0, 0.97, 0.92) * (1.5 * top) + uKey * (0.5 * right) + uFill * (0.9 * left) + ground);
+  // what is rough sees a wide patch of the sky: its direction drawn towards upright
+  vec3 sky = uSky.x > 0.0 ? skyColour(normalize(mix(d, vec3(0.0, 1.0, 0.0), 0.35 * rough))) : vec3(0.0);
+  return uSurround * (vec3(1.0, 0.97, 0.92) * (1.5 * top) + uKey * (0.5 * right) + uFill * (0.9 * left) + ground) + sky;
 }
 
 // GGX with Smith's visibility (Walter et al., EGSR 2007; the joint form after Heitz, JCGT 3(2), 2014)

@@ -6,7 +6,7 @@ import { reachKernel, type Pipeline, type Step } from '../../../core/layers/pipe
 export const ELEMENT_ROW = 1024;
 
 /** Names that vary from vertex to vertex in the piece and space sorts, besides the columns. */
-const VERTEX_STATE = new Set(['p', 'q', 'jacobian', 'byWeight', 'middle', 'piece', 'vertex', 'normal']);
+const VERTEX_STATE = new Set(['p', 'q', 'jacobian', 'byWeight', 'heart', 'piece', 'vertex', 'normal']);
 
 const varies = (name: string): boolean => STATE.has(name) || VERTEX_STATE.has(name);
 const VARYING = new Set([...STATE, ...VERTEX_STATE, 'slope']);
@@ -61,7 +61,7 @@ ${steps.map((step) => `  p = position;\n${call(step)}  position = q;\n${after}`)
  * The program that computes every element of a tile: the layer's kernel, its placement and treatments, then the spokes and,
  * where elements are single vertices, the bends of space.
  */
-export function elementProgram(pipeline: Pipeline, bodies: boolean): string {
+export function elementProgram(pipeline: Pipeline, bodies: boolean, turned: boolean): string {
   const space = bodies ? [] : pipeline.space;
   const steps = [...pipeline.element, ...space];
   const rest = Object.entries(COLUMNS).map(([name, { type, rest: value }]) => `  ${type} ${name} = ${value};`);
@@ -71,7 +71,7 @@ export function elementProgram(pipeline: Pipeline, bodies: boolean): string {
 ${declarations(steps)}
 layout(location = 0) out vec4 outPlace;
 layout(location = 1) out vec4 outLook;
-${bodies ? 'layout(location = 2) out vec4 outTurn;\nlayout(location = 3) out vec4 outMark;' : ''}
+${turned ? 'layout(location = 2) out vec4 outTurn;\nlayout(location = 3) out vec4 outMark;' : ''}
 uniform sampler2D uGradient;
 uniform sampler2D uRest;
 void main() {
@@ -84,7 +84,7 @@ ${pipeline.element.map(call).join('')}
   ${bend(space, '')}
   outPlace = vec4(position, size);
   outLook = vec4(textureLod(uGradient, vec2(place, 0.5), 0.0).rgb * (light${bodies ? '' : ' * fade'}), fade);
-  ${bodies ? 'outTurn = rotation;\n  outMark = vec4(float(key), order, 0.0, 0.0);' : ''}
+  ${turned ? 'outTurn = rotation;\n  outMark = vec4(float(key), order, 0.0, 0.0);' : ''}
 }`;
 }
 
@@ -96,7 +96,7 @@ export const vertexProgram = (pipeline: Pipeline): string => {
   const steps = [...pipeline.piece, ...pipeline.space];
   return `${joinSources(...sourcesOf(steps))}
 ${declarations(steps)}
-void breakBody(uint key, vec3 middle, uint piece, inout vec3 vertex, inout vec3 normal) {
+void breakBody(uint key, vec3 heart, uint piece, inout vec3 vertex, inout vec3 normal) {
   float weight; vec3 slope;
 ${pipeline.piece.map(call).join('')}}
 void bendBody(float order, inout vec3 position, inout vec3 normal) {

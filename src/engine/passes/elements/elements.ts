@@ -37,7 +37,7 @@ function restTexture(rest: Float32Array): THREE.DataTexture {
 
 /**
  * Runs a layer's pipeline once for every element of a tile and keeps the result in textures, one texel an element: position
- * and size, linear colour times light with how far it is there, and for bodies rotation, key and order. Sprites, lines,
+ * and size, linear colour times light with how far it is there, and for what needs them rotation, key and order. Sprites, lines,
  * walls and bodies read them. Changing the phase or a value changes uniforms only.
  */
 export class ElementPass {
@@ -50,12 +50,15 @@ export class ElementPass {
     pipeline: Pipeline,
     readonly count: number,
     gradient: THREE.Texture,
+    /** bodies are bent vertex by vertex when they are drawn, not here */
     private readonly bodies: boolean,
+    /** keeps rotations too */
+    private readonly turned: boolean,
     rest: Float32Array | null,
   ) {
     this.rest = rest ? restTexture(rest) : null;
     this.steps = this.stepsOf(pipeline);
-    this.material = fullscreenMaterial(elementProgram(pipeline, bodies), {
+    this.material = fullscreenMaterial(elementProgram(pipeline, bodies, turned), {
       ...uniformsOf(this.steps),
       uGradient: { value: gradient },
       uRest: { value: this.rest },
@@ -80,13 +83,13 @@ export class ElementPass {
     return target;
   }
 
-  /** Textures of the last run of a slot: place, look, and for bodies turn and mark. */
+  /** Textures of the last run of a slot: place, look, and for what needs them turn and mark. */
   target(slot: number): THREE.WebGLRenderTarget {
     const made = this.targets[slot] as THREE.WebGLRenderTarget | undefined;
     if (made) return made;
     const rows = Math.max(1, Math.ceil(this.count / ELEMENT_ROW));
     const target = new THREE.WebGLRenderTarget(ELEMENT_ROW, rows, {
-      count: this.bodies ? 4 : 2,
+      count: this.turned ? 4 : 2,
       type: THREE.FloatType,
       format: THREE.RGBAFormat,
       minFilter: THREE.NearestFilter,
