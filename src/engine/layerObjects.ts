@@ -125,9 +125,6 @@ function fillLinks(geometry: THREE.InstancedBufferGeometry, { count, pairs, mark
     ['aPair', pairs],
     ['aMark', marks],
   ] as const) {
-    /** A sky is drawn behind everything, not as an object. */
-    const isObject = (drawing: Drawing): drawing is Exclude<Drawing, { as: 'dome' }> => drawing.as !== 'dome';
-
     const attribute = geometry.getAttribute(name) as THREE.InstancedBufferAttribute;
     attribute.array.set(values);
     attribute.clearUpdateRanges();

@@ -61,7 +61,7 @@ function eachDrawn(
     for (let moment = 0; moment < objects.momentCount; moment++) {
       objects.show(moment, time);
       for (const drawn of objects.drawn)
-        if (within(drawn.shown, frame) && !(drawn.as === 'links' && moment > 0)) draw(layer, drawn);
+        if (within(drawn.shown, frame, frames) && !(drawn.as === 'links' && moment > 0)) draw(layer, drawn);
     }
 }
 

@@ -15,6 +15,9 @@ export interface VisiblePart {
   part: Part;
 }
 
+/** Repetitions looked at to either side, however short the tile and however wide what is in it. */
+const MOST_TILES = 512;
+
 const corner = new THREE.Vector3();
 
 /** Least and greatest depth of a box about the travel axis: depth is linear, so the corners hold the extremes. */
@@ -50,8 +53,9 @@ export function visibleParts(piece: Piece, layer: Layer, shot: Shot, parts: read
   const sway =
     Math.hypot(...[12, 13, 14].map((i) => shot.open.elements[i] - shot.close.elements[i])) +
     0.02 * reach * shutterTurn(shot);
-  const first = layer.once ? 0 : Math.floor((at - reach - extent.to - carried) / tile);
-  const last = layer.once ? 0 : Math.ceil((at + reach - extent.from + carried) / tile);
+  const here = Math.floor(at / tile);
+  const first = layer.once ? 0 : Math.max(here - MOST_TILES, Math.floor((at - reach - extent.to - carried) / tile));
+  const last = layer.once ? 0 : Math.min(here + MOST_TILES, Math.ceil((at + reach - extent.from + carried) / tile));
   const length = extent.to - extent.from;
   const out: VisiblePart[] = [];
   for (let k = first; k <= last; k++)

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import type { Lab } from '../../src/app/lab/lab';
 
@@ -7,7 +7,7 @@ declare global {
   var lab: Lab;
 }
 
-export const DEMOS = ['ropewalk-tunnel', 'plankton-bloom', 'slipway-spiral'] as const;
+export const DEMOS = readdirSync('demo').map((name) => name.replace('.isomorph.json', ''));
 
 export const demoJson = (name: string): unknown => JSON.parse(readFileSync(`demo/${name}.isomorph.json`, 'utf8'));
 

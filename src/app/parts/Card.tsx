@@ -1,6 +1,10 @@
-import type { ReactNode } from 'react';
+import { Shapes } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
 import { Button } from 'react-aria-components';
+import type { z } from 'zod';
+import { Button as Plain } from './Button';
 import styles from './Card.module.css';
+import { Siblings } from './Siblings';
 
 interface Props {
   title: string;
@@ -9,11 +13,14 @@ interface Props {
   actions?: ReactNode;
   open: boolean;
   onToggle(): void;
+  /** what siblings of it can be made from */
+  kin?: { schema: z.ZodType; path: readonly (string | number)[]; steps?: Record<string, number>; group?: string };
   children?: ReactNode;
 }
 
 /** One thing of a step: a line that says what it is, and, opened in place, everything about it. */
-export function Card({ title, summary, drawing, actions, open, onToggle, children }: Props) {
+export function Card({ title, summary, drawing, actions, open, onToggle, kin, children }: Props) {
+  const [fanned, setFanned] = useState(false);
   return (
     <article className={`${styles.card} ${open ? styles.open : ''}`} aria-label={title}>
       <header className={styles.head}>
@@ -26,8 +33,16 @@ export function Card({ title, summary, drawing, actions, open, onToggle, childre
             {summary ? <small>{summary}</small> : null}
           </span>
         </Button>
-        <span className={styles.actions}>{actions}</span>
+        <span className={styles.actions}>
+          {open && kin ? (
+            <Plain kind="bare" pressed={fanned} label={`Siblings of ${title}`} onPress={() => setFanned(!fanned)}>
+              <Shapes size={15} />
+            </Plain>
+          ) : null}
+          {actions}
+        </span>
       </header>
+      {open && kin && fanned ? <Siblings {...kin} /> : null}
       {open ? children : null}
     </article>
   );

@@ -144,16 +144,24 @@ export function layerPoints(piece: Piece, layerId: string, at: number, share = 1
   const elements = layerElements(piece, layerId, at, share, framePhase);
   const own = { ...elements, scale: elements.size };
   if (!hasBodies(layer)) return own;
-  return layerVertices(piece, layer, shownPhase(layer, at, framePhase, piece.lap.frames), elements, share);
+  return layerVertices(piece, layer, shownPhase(layer, at, framePhase, piece.lap.frames), framePhase, elements, share);
 }
 
-function layerVertices(piece: Piece, layer: Layer, phase: number, elements: Elements, share: number): LayerPoints {
+function layerVertices(
+  piece: Piece,
+  layer: Layer,
+  phase: number,
+  framePhase: number,
+  elements: Elements,
+  share: number,
+): LayerPoints {
   const pipeline = pipelineOf(piece, layer, share);
-  const frame = frameAt(phase, piece.lap.frames);
+  const { frames } = piece.lap;
+  const frame = frameAt(framePhase, frames);
   const lists = definitionOf(layer.kind)
     .drawings(layer, share, layerContext(piece))
     .flatMap((drawing) => {
-      return drawing.as === 'bodies' && within(drawing.shown, frame) ? [drawing] : [];
+      return drawing.as === 'bodies' && within(drawing.shown, frame, frames) ? [drawing] : [];
     });
   const count = lists.reduce((sum, { mesh, count: bodies }) => sum + mesh.sample.length * bodies, 0);
   const owner = new Uint32Array(count);

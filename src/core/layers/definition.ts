@@ -74,19 +74,6 @@ export interface Sky {
 /** Height in metres and its derivatives at a place x, z of a ground's tile. */
 export type GroundAt = (x: number, z: number) => { height: number; slopeX: number; slopeZ: number };
 
-/** A stretch of the lap in whole frames, the last not in it; it may go on across the seam. */
-export interface Frames {
-  from: number;
-  to: number;
-}
-
-/** Whether a frame lies within a stretch of the lap. */
-export const within = (shown: Frames | null, frame: number): boolean => {
-  if (!shown) return true;
-  const { from, to } = shown;
-  return from <= to ? frame >= from && frame < to : frame >= from || frame < to;
-};
-
 /** How a net's points are linked at a moment. */
 export interface Linking {
   /** metres beyond which nothing is linked */
@@ -101,6 +88,21 @@ export interface Linking {
   light: number;
   /** from the longest link to the shortest */
   gradient: Gradient;
+}
+
+/** A stretch of the lap in whole frames, the last not in it, which may go on across the seam; or all the rest of the lap. */
+export interface Frames {
+  from: number;
+  to: number;
+  outside: boolean;
+}
+
+/** Whether a frame of a lap lies within a stretch. */
+export function within(shown: Frames | null, frame: number, frames: number): boolean {
+  if (!shown) return true;
+  const wrap = (n: number): number => ((n % frames) + frames) % frames;
+  const length = shown.to - shown.from >= frames ? frames : wrap(shown.to - shown.from);
+  return wrap(frame - shown.from) < length !== shown.outside;
 }
 
 /** What a body or wall is made of. */

@@ -5,6 +5,9 @@ import { parsePiece } from '../piece/document';
 import { PieceSchema, type Piece } from '../piece/schema';
 import { layerBatch, layerElements } from './batch';
 import { layerContext, layerExtent } from './context';
+import { grow } from '../plants/grow';
+import { SPECIES, type SpeciesName } from '../plants/species';
+import { within } from './definition';
 import { definitionOf, layerKinds, newLayer, type Layer } from './registry';
 
 const pieceWith = (layer: Partial<Layer> & { kind: Layer['kind'] }, more: object = {}): Piece =>
@@ -247,5 +250,192 @@ describe('every kind of layer', () => {
 
   it('says which layer is missing', () => {
     expect(() => layerBatch(demo('ropewalk-tunnel'), 'gone', 0)).toThrow('no layer "gone"');
+  });
+});
+
+describe('copies', () => {
+  const copies = (more: object) => layerElements(pieceWith({ kind: 'copies', ahead: 0, ...more } as never), 'one', 0);
+
+  it('a grid stands in its steps, a ring on its radius, each turned with it', () => {
+    const grid = copies({ countX: 3, countY: 2, countZ: 2, stepX: 0.5, stepY: 1, stepZ: 2 });
+    expect([...grid.position.subarray(0, 6)]).toEqual([-0.5, -0.5, 1, 0, -0.5, 1]);
+    expect([...grid.position.subarray(33, 36)]).toEqual([0.5, 0.5, -1]);
+    const ring = copies({ arrangement: 'ring', count: 8, radius: 2 });
+    for (let i = 0; i < 8; i++) {
+      const [x, y, z] = ring.position.subarray(i * 3, i * 3 + 3);
+      expect(Math.hypot(x, y)).toBeCloseTo(2, 5);
+      expect(z).toBeCloseTo(0, 6);
+      // its top points outwards
+      const [qz, qw] = [ring.rotation[i * 4 + 2], ring.rotation[i * 4 + 3]];
+      expect(-2 * qz * qw).toBeCloseTo(x / 2, 4);
+      expect(1 - 2 * qz * qz).toBeCloseTo(y / 2, 4);
+    }
+  });
+
+  it('on a ball they are spread evenly, fronts outwards', () => {
+    const { position, rotation } = copies({ arrangement: 'sphere', count: 400, radius: 3 });
+    let upper = 0;
+    for (let i = 0; i < 400; i++) {
+      const p = [...position.subarray(i * 3, i * 3 + 3)];
+      expect(Math.hypot(...p)).toBeCloseTo(3, 4);
+      if (p[1] > 1.5) upper++;
+      const [x, y, z, w] = rotation.subarray(i * 4, i * 4 + 4);
+      const front = [2 * (x * z + w * y), 2 * (y * z - w * x), 1 - 2 * (x * x + y * y)];
+      front.forEach((v, k) => expect(v).toBeCloseTo(p[k] / 3, 3));
+    }
+    // the zone above half the radius is a quarter of a sphere's surface (Archimedes)
+    expect(upper / 400).toBeCloseTo(0.25, 2);
+  });
+
+  it('along a helix they stand evenly by its length, at their distance from it', () => {
+    const piece = PieceSchema.parse({
+      id: 'p',
+      name: 'Test',
+      lap: { frames: 100, rate: { num: 25, den: 1 } },
+      layers: [
+        {
+          ...newLayer('copies', 'one', 'One', 5),
+          arrangement: 'route',
+          count: 12,
+          radius: 0.5,
+          winds: 2,
+          follow: 'way',
+        },
+        { ...newLayer('tunnel', 'way', 'Way', 1), route: 'helix', helixRadius: 1.2, helixTurns: 1 },
+      ],
+      flight: {},
+      look: {},
+    });
+    const { position } = layerElements(piece, 'one', 0);
+    for (let i = 0; i < 12; i++) {
+      const advance = ((i + 0.5) / 12) * 8;
+      const angle = (2 * Math.PI * advance) / 8;
+      const gap = Math.hypot(
+        position[i * 3] - 1.2 * Math.cos(angle),
+        position[i * 3 + 1] - 1.2 * Math.sin(angle),
+        position[i * 3 + 2] + advance,
+      );
+      expect(gap).toBeCloseTo(0.5, 4);
+    }
+  });
+
+  it('what each copy has more than the one before adds up', () => {
+    const { position, rotation, size } = copies({
+      arrangement: 'line',
+      count: 5,
+      spacing: 1,
+      turnZ: 0.1,
+      moveY: 0.25,
+      grow: 3,
+    });
+    expect([...position.subarray(0, 3)]).toEqual([0, -0.5, 2]);
+    expect([...position.subarray(12, 15)]).toEqual([0, 0.5, -2]);
+    expect(rotation[4 * 4 + 2]).toBeCloseTo(Math.sin(Math.PI * 0.4), 5);
+    expect(size[4] / size[0]).toBeCloseTo(3, 4);
+  });
+
+  it('at a working share whole rows remain where they were', () => {
+    const piece = pieceWith({ kind: 'copies', countX: 8, countY: 3, countZ: 2 } as never);
+    const all = layerElements(piece, 'one', 0);
+    const half = layerElements(piece, 'one', 0, 0.5);
+    expect(half.count).toBe(24);
+    for (let i = 0; i < half.count; i++)
+      expect(half.position.subarray(i * 3, i * 3 + 3)).toEqual(all.position.subarray(i * 6, i * 6 + 3));
+  });
+
+  it('a body is exchanged on a frame, and back, also across the seam', () => {
+    const at = (from: number, to: number, frame: number) =>
+      within({ from, to, outside: false }, frame, 100) ? 'other' : 'first';
+    expect([59, 60, 89, 90].map((f) => at(60, 90, f))).toEqual(['first', 'other', 'other', 'first']);
+    expect([89, 90, 99, 0, 9, 10].map((f) => at(90, 110, f))).toEqual([
+      'first',
+      'other',
+      'other',
+      'other',
+      'other',
+      'first',
+    ]);
+    expect([5, 95].map((f) => at(90, 10, f))).toEqual(['other', 'other']);
+    const first = { from: 60, to: 90, outside: true };
+    for (let f = 0; f < 100; f++) expect(within(first, f, 100)).toBe(at(60, 90, f) === 'first');
+  });
+});
+
+describe('ground and growth', () => {
+  const land = { ...newLayer('ground', 'land', 'Land', 4), rows: 24, relief: 1.5, valley: 1, width: 20 };
+  const world = (plants: object): Piece =>
+    PieceSchema.parse({
+      id: 'p',
+      name: 'Test',
+      lap: { frames: 100, rate: { num: 25, den: 1 } },
+      layers: [{ ...newLayer('plants', 'one', 'One', 5), ground: 'land', ...plants }, land],
+      flight: {},
+      look: {},
+    });
+
+  it('tiles: its last row is its first, one tile on, in height and slope', () => {
+    const piece = world({});
+    const { position, rotation, count } = layerElements(piece, 'land', 0);
+    const across = count / 25;
+    for (let c = 0; c < across; c++) {
+      const last = 24 * across + c;
+      expect(position[last * 3 + 1]).toBeCloseTo(position[c * 3 + 1], 5);
+      expect(position[last * 3 + 2]).toBeCloseTo(position[c * 3 + 2] - 8, 5);
+      for (let k = 0; k < 4; k++) expect(rotation[last * 4 + k]).toBeCloseTo(rotation[c * 4 + k], 4);
+    }
+  });
+
+  it('its normals are those of its heights', () => {
+    const at = layerContext(world({})).groundOf('land');
+    if (!at) throw new Error('no ground');
+    for (let i = 0; i < 60; i++) {
+      const [x, z, h] = [((i * 37) % 100) / 6 - 8, -((i * 53) % 80) / 10, 1e-3];
+      expect(at(x, z).slopeX).toBeCloseTo((at(x + h, z).height - at(x - h, z).height) / (2 * h), 2);
+      expect(at(x, z).slopeZ).toBeCloseTo((at(x, z + h).height - at(x, z - h).height) / (2 * h), 2);
+    }
+  });
+
+  it('the valley stays low for the camera', () => {
+    const at = layerContext(world({})).groundOf('land');
+    for (let i = 0; i < 50; i++) expect(at?.((i / 50) * 2 - 1, -i * 0.16).height).toBeCloseTo(-1.2, 6);
+  });
+
+  it('plants stand on the ground, off the path, within slope and heights, and no two too near', () => {
+    const piece = world({ count: 900, slope: 20, low: -1.1, high: -0.4, path: 0.8, distance: 0.3, clumps: 0 });
+    const at = layerContext(piece).groundOf('land');
+    const { position, count } = layerElements(piece, 'one', 0);
+    expect(count).toBeGreaterThan(60);
+    for (let i = 0; i < count; i++) {
+      const [x, y, z] = position.subarray(i * 3, i * 3 + 3);
+      const here = at?.(x, z);
+      expect(y).toBeCloseTo(here?.height ?? NaN, 4);
+      expect(Math.abs(x)).toBeGreaterThanOrEqual(0.8 - 1e-5);
+      expect(y).toBeGreaterThanOrEqual(-1.1 - 1e-5);
+      expect(y).toBeLessThanOrEqual(-0.4 + 1e-5);
+      expect(Math.hypot(here?.slopeX ?? 9, here?.slopeZ ?? 9)).toBeLessThanOrEqual(
+        Math.tan((20 * Math.PI) / 180) + 1e-3,
+      );
+      for (let j = 0; j < i; j++) {
+        let dz = z - position[j * 3 + 2];
+        dz -= 8 * Math.round(dz / 8);
+        expect(Math.hypot(x - position[j * 3], dz)).toBeGreaterThanOrEqual(0.3 - 1e-4);
+      }
+    }
+  });
+
+  it('every species grows, finely and more simply, to about its height', () => {
+    const names = Object.keys(SPECIES) as SpeciesName[];
+    expect(names.length).toBeGreaterThanOrEqual(12);
+    const forms = new Set<number>();
+    for (const name of names) {
+      const [fine, coarse] = [grow(SPECIES[name], 7, true), grow(SPECIES[name], 7, false)];
+      expect(coarse.index.length).toBeLessThan(fine.index.length);
+      expect(fine.position.every(Number.isFinite)).toBe(true);
+      expect(fine.radius).toBeGreaterThan(0.3);
+      expect(fine.radius).toBeLessThan(1.5);
+      forms.add(fine.index.length);
+      expect(grow(SPECIES[name], 8, true).position).not.toEqual(fine.position);
+    }
+    expect(forms.size).toBe(names.length);
   });
 });

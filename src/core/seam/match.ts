@@ -23,7 +23,8 @@ export interface Match {
  * @param extent metres that count as a gap of 1
  */
 export function worstMatch(a: Elements, b: Elements, tile: number, extent: number): Match {
-  const cell = Math.max(extent / 40, 1e-5);
+  // small enough that crowded places, such as the vertices of one body, do not fall into one cell
+  const cell = Math.max(extent / Math.min(160, Math.max(40, Math.sqrt(b.count))), 1e-5);
   // an infinite tile does not wrap
   const wraps = Number.isFinite(tile) ? Math.max(1, Math.round(tile / cell)) : 2 ** 30;
   const depth = Number.isFinite(tile) ? tile / wraps : cell;

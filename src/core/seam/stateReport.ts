@@ -51,7 +51,7 @@ const SLOPE_TOLERANCE = 0.02;
 /** Elements compared per layer: any first k are a fair sample. */
 const SAMPLE = 4000;
 /** Vertices of bodies compared per layer, of as many whole bodies as they give, within bounds. */
-const VERTICES = 8000;
+const VERTICES = 3000;
 
 /**
  * Compares the scene just before and just after the seam, unwrapped, under its one symmetry: value and slope of the
@@ -148,7 +148,7 @@ function bodiesToCompare(layer: Layer, context: LayerContext): number {
       .drawings(layer, 1, context)
       .map((d) => (d.as === 'bodies' ? d.mesh.sample.length : 1)),
   );
-  return Math.min(300, Math.max(6, VERTICES / most));
+  return Math.min(300, Math.max(2, VERTICES / most));
 }
 
 function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
@@ -238,8 +238,8 @@ function bounds(position: Float32Array): number[] {
 
 /** Largest difference of velocity between matched elements, relative to the fastest motion (or a tenth of the extent). */
 function slopeDifference(
-  [end, before, earlier]: readonly { position: Float32Array }[],
-  [start, after, later]: readonly { position: Float32Array }[],
+  [end, before, earlier]: readonly LayerPoints[],
+  [start, after, later]: readonly LayerPoints[],
   pairs: Int32Array,
   extent: number,
   step: number,
@@ -248,6 +248,8 @@ function slopeDifference(
   let fastest = extent * 0.1;
   for (let i = 0; i < pairs.length; i++) {
     const j = pairs[i];
+    // what is not there on one side, or only comes to be, has no speed
+    if (end.light[i] === 0 || earlier.light[i] === 0 || start.light[j] === 0 || later.light[j] === 0) continue;
     let gap = 0;
     let speed = 0;
     for (let k = 0; k < 3; k++) {
@@ -278,6 +280,20 @@ interface Place {
 function inUse(schema: z.ZodType, name: string, object: object): boolean {
   const field = (schema as unknown as z.ZodObject).shape[name] as z.ZodType | undefined;
   return field === undefined || isShown(controlOf(field), object);
+}
+
+/** The piece with every value that does not close brought to the nearest that does. */
+export function mendValues(piece: Piece): Piece {
+  return valueFindings(piece).reduce(
+    (mended, { repair }) => (repair ? setIn(mended, repair.path, repair.value) : mended),
+    piece,
+  );
+}
+
+function setIn<T>(root: T, [key, ...rest]: readonly (string | number)[], value: unknown): T {
+  const child = (root as Record<string | number, unknown>)[key];
+  const next = rest.length === 0 ? value : setIn(child, rest, value);
+  return (Array.isArray(root) ? root.map((item, i) => (i === key ? next : item)) : { ...root, [key]: next }) as T;
 }
 
 /** Every animated value of the piece, with the step that closes it. */

@@ -10,7 +10,7 @@ export interface Mesh {
   index: Uint32Array;
   /** centre x, y, z and number of the piece each vertex belongs to; null while whole */
   piece: Float32Array | null;
-  /** one vertex of each place: they stand for the body when the seam is checked */
+  /** vertices that stand for the body when the seam is checked */
   sample: Uint32Array;
   /** its inside can be seen: drawn from both sides */
   open: boolean;
@@ -59,6 +59,29 @@ export class MeshBuilder {
   }
 }
 
+/** More vertices than this are thinned out. */
+const MANY = 160;
+
+/**
+ * Vertices that stand for a body: one for each place that is farthest from its centre, which is the same set after every turn
+ * of the body into itself; of a ball, its equator and poles; of a broken body, one of each piece.
+ */
+function standIns(position: Float32Array, piece: Float32Array | null, radius: number): number[] {
+  const count = position.length / 3;
+  const places = new Map<string, number>();
+  for (let i = 0; i < count; i++) {
+    const at = position.subarray(i * 3, i * 3 + 3);
+    const key = piece ? String(piece[i * 4 + 3]) : [...at].map((v) => Math.round(v * 1e4)).join();
+    if (!places.has(key) && (piece !== null || Math.hypot(...at) > radius * 0.9995)) places.set(key, i);
+  }
+  const all = [...places.values()];
+  if (piece || all.length <= MANY) return all;
+  const level = all.filter(
+    (i) => Math.abs(position[i * 3 + 1]) < radius * 1e-3 || Math.abs(position[i * 3 + 1]) > radius * 0.999,
+  );
+  return level.length > 0 ? level : all.slice(0, MANY);
+}
+
 /** A mesh of its arrays, with what follows from them. */
 export function finishMesh(
   position: Float32Array,
@@ -70,13 +93,7 @@ export function finishMesh(
   const count = position.length / 3;
   let radius = 0;
   for (let i = 0; i < count; i++) radius = Math.max(radius, Math.hypot(...position.subarray(i * 3, i * 3 + 3)));
-  // one vertex for each place, and all places: only the whole set is the same after a turn into itself
-  const places = new Map<string, number>();
-  for (let i = 0; i < count; i++) {
-    const key = [0, 1, 2].map((k) => Math.round(position[i * 3 + k] * 1e4)).join();
-    if (!places.has(key)) places.set(key, i);
-  }
-  const sample = Uint32Array.from(places.values());
+  const sample = Uint32Array.from(standIns(position, piece, radius));
   return { position, normal, index, piece, sample, open, radius };
 }
 

@@ -1,4 +1,5 @@
 import { Copy, Eye, EyeOff, Focus, Trash2 } from 'lucide-react';
+import { PRESETS } from '../../../core/layers/presets';
 import { definitionOf, type Layer } from '../../../core/layers/registry';
 import { layerContext, layerExtent } from '../../../core/layers/context';
 import type { Piece } from '../../../core/piece/schema';
@@ -11,7 +12,7 @@ import { ReorderItem } from '../../parts/Reorder';
 import rows from '../../parts/Row.module.css';
 import { bench, useBench } from '../../state/bench';
 import { LayerDrawing } from './LayerDrawing';
-import { duplicateLayer, removeLayer } from './layerEdits';
+import { applyPreset, duplicateLayer, removeLayer } from './layerEdits';
 import { TreatmentList } from './TreatmentList';
 import { LayerName } from './LayerName';
 import styles from './Build.module.css';
@@ -53,6 +54,7 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
           summary={layer.hidden ? 'hidden' : summary(piece, layer, working)}
           drawing={<LayerDrawing piece={piece} layer={layer} />}
           open={open}
+          kin={{ schema: definition.schema, path, steps: definition.closingSteps(layer) }}
           onToggle={() => bench.patch({ open: open ? null : layer.id, selected: null })}
           actions={
             <>
@@ -77,6 +79,20 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
         >
           <section className={rows.group}>
             <LayerName path={[...path, 'name']} name={layer.name} />
+            <PlainRow
+              label="Start from"
+              hint="Sets every value of this layer to one of its presets; undo brings them back."
+            >
+              <ChoiceField
+                label="Preset"
+                value=""
+                choices={{
+                  '': 'a preset…',
+                  ...Object.fromEntries(PRESETS[layer.kind].map(({ label }, i) => [String(i), label])),
+                }}
+                onChange={(i) => i !== '' && bench.update((now) => applyPreset(now, index, Number(i)))}
+              />
+            </PlainRow>
             <PlainRow
               label="While working"
               hint="Share of the final count that is drawn while you work; exports always draw all."

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { controlOf } from '../../../core/piece/fields';
-import { definitionOf, newLayer, type Layer, type LayerKind } from '../../../core/layers/registry';
+import { presetLayer } from '../../../core/layers/presets';
+import { definitionOf, type Layer, type LayerKind } from '../../../core/layers/registry';
 import type { Piece } from '../../../core/piece/schema';
 import { newId } from '../../state/edit';
 
@@ -16,7 +17,7 @@ const free = (piece: Piece, wanted: string): string => {
 export function addLayer(piece: Piece, kind: LayerKind): { piece: Piece; id: string } {
   const id = newId('layer');
   const seed = 1 + piece.layers.reduce((most, layer) => Math.max(most, layer.seed), 0);
-  const layer = newLayer(kind, id, free(piece, definitionOf(kind).label), seed);
+  const layer = presetLayer(kind, 0, { id, name: free(piece, definitionOf(kind).label), seed });
   return { piece: { ...piece, layers: [layer, ...piece.layers] }, id };
 }
 
@@ -30,6 +31,16 @@ export function duplicateLayer(piece: Piece, id: string): { piece: Piece; id: st
     id: copy.id,
   };
 }
+
+/** The layer as one of its kind's presets makes it; what it is called and where its chance comes from stay. */
+export const applyPreset = (piece: Piece, index: number, preset: number): Piece => ({
+  ...piece,
+  layers: piece.layers.map((layer, i) => {
+    if (i !== index) return layer;
+    const { id, name, seed, hidden, working } = layer;
+    return { ...presetLayer(layer.kind, preset, { id, name, seed }), hidden, working };
+  }),
+});
 
 /** The layer with every reference to another one taken out. */
 function without(layer: Layer, id: string): Layer {

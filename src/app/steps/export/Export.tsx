@@ -68,7 +68,16 @@ export function ExportCards() {
         <DeliveryCard key={delivery.id} piece={piece} delivery={delivery} index={index} />
       ))}
       {reduced ? (
-        <p className={styles.note}>Files always hold the final counts, whatever is drawn while working.</p>
+        <div className={styles.note}>
+          <p>Some layers are drawn reduced while working. Files always hold the final counts.</p>
+          <Button
+            onPress={() =>
+              bench.update((now) => ({ ...now, layers: now.layers.map((layer) => ({ ...layer, working: 1 })) }))
+            }
+          >
+            Draw all counts again
+          </Button>
+        </div>
       ) : null}
     </>
   );

@@ -63,6 +63,7 @@ export function FlyCards() {
       summary={summary(piece, phase, group)}
       drawing={<FlyDrawing group={group} />}
       open={shown === group}
+      kin={{ schema: FlightSchema, path: ['flight'], steps: closingSteps, group }}
       onToggle={() => bench.patch({ open: shown === group ? null : group })}
     >
       <Inspector schema={FlightSchema} path={['flight']} groups={[group]} closingSteps={closingSteps} />

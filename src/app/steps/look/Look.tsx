@@ -12,7 +12,7 @@ import styles from './Look.module.css';
 
 export { HistogramBand as LookBand } from './HistogramBand';
 
-export const LOOK_GROUPS = ['Background', 'Air', 'Tone', 'Texture'] as const;
+export const LOOK_GROUPS = ['Background', 'Light', 'Air', 'Tone', 'Texture'] as const;
 type LookGroup = (typeof LOOK_GROUPS)[number];
 
 /** Radii that stack well: narrow and bright, middle, wide and faint. */
@@ -28,6 +28,8 @@ function summary(piece: Piece, phase: number, group: LookGroup): string {
   switch (group) {
     case 'Background':
       return `${look.background} to ${look.backgroundEdge}`;
+    case 'Light':
+      return `${evaluateAnimated(look.rig, phase).toFixed(2)} × · ${look.rigKey}, soft boxes ${look.surround.toFixed(2)} ×`;
     case 'Air':
       return `clear for ${evaluateAnimated(look.fogDistance, phase).toFixed(1)} m · drawn to ${look.reach.toFixed(0)} m`;
     case 'Tone': {
@@ -51,12 +53,13 @@ export function LookCards() {
       summary={summary(piece, phase, group)}
       drawing={<LookDrawing name={group} look={piece.look} />}
       open={open === group}
+      kin={{ schema: LookSchema, path: ['look'], group }}
       onToggle={() => bench.patch({ open: open === group ? null : group })}
     >
       <Inspector schema={LookSchema} path={['look']} groups={[group]} />
     </Card>
   );
-  return [card('Background'), card('Air'), <GlowCard key="glow" />, card('Tone'), card('Texture')];
+  return [card('Background'), card('Light'), card('Air'), <GlowCard key="glow" />, card('Tone'), card('Texture')];
 }
 
 function GlowCard() {

@@ -2,7 +2,13 @@ import { useId } from 'react';
 import type { Look } from '../../../core/look/schema';
 
 /** A small drawing of what a card of the look does, in the piece's own colours. */
-export function LookDrawing({ name, look }: { name: 'Background' | 'Air' | 'Tone' | 'Texture' | 'Glow'; look: Look }) {
+export function LookDrawing({
+  name,
+  look,
+}: {
+  name: 'Background' | 'Light' | 'Air' | 'Tone' | 'Texture' | 'Glow';
+  look: Look;
+}) {
   const id = useId();
   switch (name) {
     case 'Background':
@@ -15,6 +21,19 @@ export function LookDrawing({ name, look }: { name: 'Background' | 'Air' | 'Tone
             </radialGradient>
           </defs>
           <rect x="1" y="2" width="42" height="28" rx="3" fill={`url(#${id})`} stroke="var(--line-strong)" />
+        </svg>
+      );
+    case 'Light':
+      return (
+        <svg viewBox="0 0 44 32" width="44" height="32">
+          <defs>
+            <radialGradient id={id} cx="0.68" cy="0.3" r="0.8">
+              <stop offset="0" stopColor={look.rigKey} />
+              <stop offset="0.7" stopColor={look.rigFill} stopOpacity="0.35" />
+              <stop offset="1" stopColor={look.rigRim} />
+            </radialGradient>
+          </defs>
+          <circle cx="22" cy="16" r="12" fill={`url(#${id})`} />
         </svg>
       );
     case 'Air':

@@ -926,7 +926,7 @@ export function copiesElement(id: number, rest_x: number, rest_y: number, rest_z
   rotation_z = t115;
   rotation_w = t116;
   const t117 = ((((h_x >>> 8) | 0) >>> 0) * (1 / 16777216));
-  size = (((fade * bodySize) * Math.pow(stepScale, i)) * Math.pow(2, (((t117 * 2) - 1) * variation)));
+  size = (((fade * bodySize) * Math.pow(stepScale, order)) * Math.pow(2, (((t117 * 2) - 1) * variation)));
   place = order;
   if ((placeBy === 1)) {
     const t118 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
@@ -1362,7 +1362,7 @@ export function copiesRun(first: number, end: number, restA: Float32Array, seed:
   rotation_z = t118;
   rotation_w = t119;
   const t120 = ((((h_x >>> 8) | 0) >>> 0) * (1 / 16777216));
-  size = (((fade * bodySize) * Math.pow(stepScale, i)) * Math.pow(2, (((t120 * 2) - 1) * variation)));
+  size = (((fade * bodySize) * Math.pow(stepScale, order)) * Math.pow(2, (((t120 * 2) - 1) * variation)));
   place = order;
   if ((placeBy === 1)) {
     const t121 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
@@ -1482,7 +1482,7 @@ void copiesElement(uint id, vec4 rest, uint seed, int arrangement, int total, in
   position += stepMove * centred;
   rotation = quatTimes(rotation, quatTimes(quatAbout(vec3(0.0, 1.0, 0.0), stepTurn.y * i),
              quatTimes(quatAbout(vec3(1.0, 0.0, 0.0), stepTurn.x * i), quatAbout(vec3(0.0, 0.0, 1.0), stepTurn.z * i))));
-  size = fade * bodySize * pow(stepScale, i) * exp2((unit(h.x) * 2.0 - 1.0) * variation);
+  size = fade * bodySize * pow(stepScale, order) * exp2((unit(h.x) * 2.0 - 1.0) * variation);
   place = order;
   if (placeBy == 1) place = unit(h.y);
   if (placeBy == 2) {

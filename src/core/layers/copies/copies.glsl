@@ -11,8 +11,8 @@ const float GOLDEN = 0.61803398875;
 // arrangement: 0 grid, 1 ring, 2 spiral, 3 line, 4 along a route, 5 on a sphere, 6 scattered (rest holds the place);
 // total copies, of which every stride-th is drawn (scattered: the first ones); grid: copies along x, y, z; spacing: metres
 // between them; radius, radiusEnd: metres; winds: turns of a spiral; rise: metres from its first copy to its last;
-// align: 1 turned with the arrangement; stepTurn, stepMove, stepScale: what is added from each copy to the next, in turns
-// about the copy's own axes, metres, and as a factor; size: metres across; variation: 0 alike .. 1 from half to twice;
+// align: 1 turned with the arrangement; stepTurn, stepMove: what is added from each copy to the next, in turns
+// about the copy's own axes and in metres; stepScale: size of the last copy over that of the first; size: metres across; variation: 0 alike .. 1 from half to twice;
 // placeBy: 0 by order, 1 by chance, 2 by height, 3 by noise.
 void copiesElement(uint id, vec4 rest, uint seed, int arrangement, int total, int stride, ivec3 grid, vec3 spacing,
                    float radius, float radiusEnd, float winds, float rise, int align, vec3 stepTurn, vec3 stepMove,
@@ -72,7 +72,7 @@ void copiesElement(uint id, vec4 rest, uint seed, int arrangement, int total, in
   position += stepMove * centred;
   rotation = quatTimes(rotation, quatTimes(quatAbout(vec3(0.0, 1.0, 0.0), stepTurn.y * i),
              quatTimes(quatAbout(vec3(1.0, 0.0, 0.0), stepTurn.x * i), quatAbout(vec3(0.0, 0.0, 1.0), stepTurn.z * i))));
-  size = fade * bodySize * pow(stepScale, i) * exp2((unit(h.x) * 2.0 - 1.0) * variation);
+  size = fade * bodySize * pow(stepScale, order) * exp2((unit(h.x) * 2.0 - 1.0) * variation);
   place = order;
   if (placeBy == 1) place = unit(h.y);
   if (placeBy == 2) {

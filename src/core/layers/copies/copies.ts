@@ -135,14 +135,14 @@ const CopiesSchema = z.looseObject({
     hint: 'Metres each copy stands farther than the one before.',
   }),
   grow: number(1, {
-    label: 'Scale',
-    unit: '×',
-    min: 0.2,
-    max: 5,
-    comfort: 1.5,
-    decimals: 3,
+    label: 'Last one',
+    unit: '× size',
+    min: 0.01,
+    max: 100,
+    comfort: 4,
+    decimals: 2,
     group: perCopy,
-    hint: 'Factor of size from each copy to the next.',
+    hint: 'Size of the last copy as a multiple of the first.',
   }),
   gradient: gradient(['#3b4148', '#c9a35a', '#f4ead6'], {
     label: 'Gradient',
@@ -341,9 +341,9 @@ export const copies: LayerDefinition<CopiesLayer> = {
   drawings(layer, share, context): Drawing[] {
     const all = { as: 'bodies', first: 0, count: copies.elementCount(layer, share, context) } as const;
     if (layer.exchange === 'none') return [{ ...all, mesh: meshOf(layer, layer.source), shown: null }];
-    const shown = { from: layer.exchangeFrom, to: layer.exchangeTo };
+    const shown = { from: layer.exchangeFrom, to: layer.exchangeTo, outside: false };
     return [
-      { ...all, mesh: meshOf(layer, layer.source), shown: { from: shown.to, to: shown.from } },
+      { ...all, mesh: meshOf(layer, layer.source), shown: { ...shown, outside: true } },
       { ...all, mesh: meshOf(layer, layer.exchange), shown },
     ];
   },
@@ -358,7 +358,7 @@ export const copies: LayerDefinition<CopiesLayer> = {
   gradient: (layer) => layer.gradient,
   light: () => 1,
   extent(layer, context: LayerContext) {
-    const largest = layer.size * Math.max(1, layer.grow ** (totalOf(layer) - 1)) * 2 ** layer.variation;
+    const largest = layer.size * Math.max(1, layer.grow) * 2 ** layer.variation;
     const radius = Math.max(
       meshOf(layer, layer.source).radius,
       layer.exchange === 'none' ? 0 : meshOf(layer, layer.exchange).radius,

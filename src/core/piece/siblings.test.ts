@@ -1,0 +1,85 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { FlightSchema } from '../flight/schema';
+import { PRESETS, presetLayer } from '../layers/presets';
+import { definitionOf, layerKinds } from '../layers/registry';
+import { mendValues, stateReport } from '../seam/stateReport';
+import { siblingOf } from './siblings';
+import { PieceSchema, type Layer, type Piece } from './schema';
+
+const presets = layerKinds.flatMap((kind) =>
+  PRESETS[kind].map(({ label }, index) => [`${kind}: ${label}`, kind, index] as const),
+);
+const few: Record<string, object> = { field: { count: 200 }, plants: { count: 60 }, ground: { rows: 8 } };
+const pieceWith = (layer: Layer): Piece =>
+  PieceSchema.parse({
+    id: 'p',
+    name: 'Test',
+    lap: { frames: 100, rate: { num: 25, den: 1 } },
+    layers: [{ ...layer, ...few[layer.kind] }],
+    flight: { tilesPerLap: layer.once ? 0 : 1 },
+    look: {},
+  });
+const failures = (piece: Piece): string[] =>
+  stateReport(piece)
+    .findings.filter(({ ok }) => !ok)
+    .map((f) => `${f.subject}: ${f.says}`);
+
+describe('presets', () => {
+  it.each(presets)('%s is legal and closes', (_, kind, index) => {
+    const layer = presetLayer(kind, index, { id: 'one', name: 'One', seed: 3 });
+    expect(layer.kind).toBe(kind);
+    expect(failures(pieceWith(layer))).toEqual([]);
+  });
+});
+
+describe('siblings', () => {
+  it.each(presets)('%s: near and bold ones are legal and still close', (_, kind, index) => {
+    const layer = presetLayer(kind, index, { id: 'one', name: 'One', seed: 3 });
+    const definition = definitionOf(kind);
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1e6 }), fc.constantFrom(0.3, 1), (seed, boldness) => {
+        const kin = { schema: definition.schema, steps: definition.closingSteps(layer) };
+        const sibling = siblingOf(layer, kin, { seed, boldness });
+        expect(sibling.id).toBe('one');
+        // another body or another number of sides may close in other steps: values are brought to those
+        expect(failures(mendValues(pieceWith(sibling)))).toEqual([]);
+      }),
+      { numRuns: 4 },
+    );
+  });
+
+  it('the same wander gives the same sibling, another one another', () => {
+    const layer = presetLayer('field', 0, { id: 'one', name: 'One', seed: 3 });
+    const kin = { schema: definitionOf('field').schema, steps: {} };
+    const at = (seed: number) => siblingOf(layer, kin, { seed, boldness: 0.6 });
+    expect(at(1)).toEqual(at(1));
+    expect(at(1)).not.toEqual(at(2));
+  });
+
+  it('bolder ones go farther', () => {
+    const layer = presetLayer('tunnel', 0, { id: 'one', name: 'One', seed: 3 });
+    const kin = { schema: definitionOf('tunnel').schema, steps: definitionOf('tunnel').closingSteps(layer) };
+    const distance = (boldness: number): number => {
+      let sum = 0;
+      for (let seed = 0; seed < 40; seed++) {
+        const { nested, rings, width } = siblingOf(layer, kin, { seed, boldness }) as typeof layer & {
+          nested: number;
+          rings: number;
+          width: number;
+        };
+        sum += Math.abs(Math.log(rings / 24)) + Math.abs(Math.log(width / 0.012)) + Math.abs(nested - 0.82);
+      }
+      return sum;
+    };
+    expect(distance(1)).toBeGreaterThan(2 * distance(0.25));
+  });
+
+  it('keeps to one group when asked to', () => {
+    const flight = FlightSchema.parse({});
+    const moved = siblingOf(flight, { schema: FlightSchema, steps: {}, group: 'Lens' }, { seed: 4, boldness: 1 });
+    expect(moved.tilesPerLap).toBe(flight.tilesPerLap);
+    expect(moved.yaw).toBe(flight.yaw);
+    expect(moved).not.toEqual(flight);
+  });
+});
