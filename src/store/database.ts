@@ -1,10 +1,13 @@
 import Dexie, { type Table } from 'dexie';
-import type { Piece } from '../core/piece/schema';
+import { parsePiece, type ParsedPiece } from '../core/piece/document';
+import { DOCUMENT_VERSION, type Piece } from '../core/piece/schema';
 
 export interface StoredPiece {
   id: string;
   name: string;
   piece: Piece;
+  /** of the document; 1 when it is not stated */
+  version?: number;
   updatedAt: number;
 }
 
@@ -34,8 +37,18 @@ class IsomorphDatabase extends Dexie {
 
 export const database = new IsomorphDatabase();
 
+/** The piece of a stored record, brought to the newest version. */
+export const readStored = ({ piece, version = 1 }: StoredPiece): ParsedPiece =>
+  parsePiece({ format: 'isomorph', version, piece });
+
 export const savePiece = async (piece: Piece): Promise<void> => {
-  await database.pieces.put({ id: piece.id, name: piece.name, piece, updatedAt: Date.now() });
+  await database.pieces.put({
+    id: piece.id,
+    name: piece.name,
+    piece,
+    version: DOCUMENT_VERSION,
+    updatedAt: Date.now(),
+  });
 };
 
 export async function removePiece(id: string): Promise<void> {

@@ -39,6 +39,8 @@ const fieldsOf = (schema: z.ZodType): Field[] =>
     return meta ? [{ name, meta, schema: field }] : [];
   });
 
+/** Groups that come after what a thing is made of. */
+const LAST: readonly string[] = ['Matter', 'Place', 'Reach', 'Chance'];
 const TALL: ReadonlySet<string> = new Set(['gradient', 'profile', 'outline']);
 
 /** The rows for an object of the piece, made from its schema. */
@@ -46,7 +48,11 @@ export function Inspector({ schema, path, closingSteps = {}, groups }: Props) {
   const piece = usePiece();
   const value = getAt(piece, path) as Record<string, unknown>;
   const fields = fieldsOf(schema).filter(({ meta }) => isShown(meta, value));
-  const names = groups ?? [...new Set(fields.map(({ meta }) => meta.group ?? ''))];
+  const found = [...new Set(fields.map(({ meta }) => meta.group ?? ''))];
+  const names = groups ?? [
+    ...found.filter((name) => !LAST.includes(name)),
+    ...LAST.filter((name) => found.includes(name)),
+  ];
   return names.map((group) => {
     const inGroup = fields.filter(({ meta }) => (meta.group ?? '') === group);
     if (inGroup.length === 0) return null;

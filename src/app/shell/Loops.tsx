@@ -3,9 +3,8 @@ import { FolderOpen, Plus, Search, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Button as AriaButton, Input, SearchField } from 'react-aria-components';
 import type { Piece } from '../../core/piece/schema';
-import { parsePiece } from '../../core/piece/document';
 import { lapSeconds, rateHz } from '../../core/time/lap';
-import { database, removePiece, savePiece } from '../../store/database';
+import { database, readStored, removePiece, savePiece } from '../../store/database';
 import { Button } from '../parts/Button';
 import { bench } from '../state/bench';
 import { blankPiece, recipes } from '../state/recipes';
@@ -29,8 +28,8 @@ export function Loops() {
   const [wanted, setWanted] = useState('');
   const stored = useLiveQuery(() => database.pieces.orderBy('updatedAt').reverse().toArray());
   const fits = (name: string): boolean => name.toLowerCase().includes(wanted.trim().toLowerCase());
-  const own = (stored ?? []).flatMap(({ piece }) => {
-    const parsed = parsePiece({ format: 'isomorph', version: 1, piece });
+  const own = (stored ?? []).flatMap((record) => {
+    const parsed = readStored(record);
     return parsed.ok && fits(parsed.piece.name) ? [parsed.piece] : [];
   });
   const shown = recipes.filter((piece) => fits(piece.name));

@@ -1,6 +1,5 @@
-import { parsePiece } from '../../core/piece/document';
 import type { Piece } from '../../core/piece/schema';
-import { database, savePiece } from '../../store/database';
+import { database, readStored, savePiece } from '../../store/database';
 import { bench, STEPS, useBench, type Step } from './bench';
 
 /** Rest after the last change before the piece is saved, in milliseconds. */
@@ -9,7 +8,7 @@ const SAVE_AFTER_MS = 500;
 /** Opens a stored piece where it was left. @returns false when there is none, or it no longer reads */
 export async function openStored(id: string): Promise<{ ok: boolean; phase: number; step: Step }> {
   const [stored, place] = await Promise.all([database.pieces.get(id), database.places.get(id)]);
-  const parsed = stored ? parsePiece({ format: 'isomorph', version: 1, piece: stored.piece }) : null;
+  const parsed = stored ? readStored(stored) : null;
   if (!parsed?.ok) return { ok: false, phase: 0, step: 'build' };
   bench.load(parsed.piece);
   const step = STEPS.find((name) => name === place?.step) ?? 'build';

@@ -33,8 +33,9 @@ const clamp = (v: number, low: number, high: number): number => Math.min(high, M
 function wandered(value: number, meta: ControlMeta, by: number, step: number): number {
   const { min = -Infinity, max = Infinity, comfort = max } = meta;
   const range = Number.isFinite(comfort) ? comfort : 1;
-  const moved =
-    Math.abs(value) > range * 1e-4 ? value * 2 ** (by * 1.3) : value + (by > 0 || min < 0 ? by * range * 0.15 : 0);
+  // what is nothing stays nothing, unless it is a bold one: most such values are for other uses of the thing
+  const awake = Math.abs(by) > 0.7 && (by > 0 || min < 0) ? by * range * 0.12 : 0;
+  const moved = Math.abs(value) > range * 1e-4 ? value * 2 ** (by * 1.1) : value + awake;
   const held = clamp(moved, Math.max(min, -4 * range), Math.min(max, Math.max(comfort * 2, value)));
   if (step > 0) return clamp(Math.round(held / step) * step, min, max);
   return meta.control === 'integer' ? Math.round(held) : Number(held.toPrecision(4));

@@ -10,7 +10,7 @@ import { addLayer, moveLayer } from './layerEdits';
 import menu from '../../parts/Menu.module.css';
 import styles from './Build.module.css';
 
-export { MapBand as BuildBand } from './MapBand';
+export { MapBand as BuildBand } from './map/MapBand';
 
 function add(kind: LayerKind): void {
   let id = '';

@@ -105,8 +105,8 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
               />
             </PlainRow>
           </section>
-          <Inspector schema={definition.schema} path={path} closingSteps={definition.closingSteps(layer)} />
           <TreatmentList piece={piece} layer={layer} index={index} />
+          <Inspector schema={definition.schema} path={path} closingSteps={definition.closingSteps(layer)} />
           <footer className={styles.foot}>
             <Button
               onPress={() => {

@@ -1,55 +1,123 @@
-import { useMemo } from 'react';
-import { layerBatch } from '../../../core/layers/batch';
+import { useId, useMemo } from 'react';
+import { layerBatch, type Batch } from '../../../core/layers/batch';
 import { layerContext } from '../../../core/layers/context';
+import { linkPoints } from '../../../core/layers/links/neighbours';
 import { definitionOf, type Layer } from '../../../core/layers/registry';
 import { linearToHex } from '../../../core/look/colour';
 import type { Piece } from '../../../core/piece/schema';
 
-/** Elements in the drawing of a card. */
+/** Elements in the drawing of a card, and elements it is chosen from. */
 const FEW = 70;
+const ENOUGH = 2400;
+/** Drawn as they are in the middle of the lap, when what arrives has arrived. */
+const PHASE = 0.5;
+
+interface Mark {
+  x: number;
+  y: number;
+  size: number;
+  colour: string;
+}
+
+/** Few of many, evenly. */
+const pick = (count: number): number[] => {
+  const step = Math.max(1, Math.floor(count / FEW));
+  return Array.from({ length: Math.min(FEW, count) }, (_, i) => i * step);
+};
+
+function marksOf(piece: Piece, layer: Layer, batch: Batch): (i: number) => Mark {
+  const { halfWidth, halfHeight, centre, bend, from, to } = definitionOf(layer.kind).extent(layer, layerContext(piece));
+  const reach = Math.max(halfWidth, halfHeight, 1e-3) + bend;
+  const deep = Math.max(1e-3, to - from, reach);
+  return (i) => {
+    const depth = 1.1 + Math.max(0, -batch.position[i * 3 + 2] - from) / deep;
+    return {
+      x: 22 + ((batch.position[i * 3] - centre[0]) / reach / depth) * 22,
+      y: 16 - ((batch.position[i * 3 + 1] - centre[1]) / reach / depth) * 16,
+      size: Math.min(5, Math.max(0.7, (batch.scale[i] / reach) * 11)) / depth,
+      colour: linearToHex([0, 1, 2].map((k) => 0.04 + 1.6 * batch.color[i * 3 + k]) as [number, number, number]),
+    };
+  };
+}
+
+/** Pairs of elements that are joined by a line. */
+function linesOf(piece: Piece, layer: Layer, share: number, batch: Batch): number[] {
+  if (layer.kind === 'links') {
+    const spread = Math.cbrt(layer.width * layer.height * layer.depth) / 4;
+    return [...linkPoints(batch.position, null, { limit: spread, most: 3, tile: 0 }).pairs];
+  }
+  return definitionOf(layer.kind)
+    .drawings(layer, share, layerContext(piece))
+    .flatMap((drawing) => {
+      if (drawing.as === 'segments') return [...drawing.pairs];
+      // the outline of each wall: first two corners of every pair of triangles
+      return drawing.as === 'surface' ? [...drawing.triangles].filter((_, i) => i % 6 < 2) : [];
+    });
+}
 
 /** A layer in miniature: a few of its own elements, seen from where the lap starts. */
 export function LayerDrawing({ piece, layer }: { piece: Piece; layer: Layer }) {
-  const marks = useMemo(() => {
+  const id = useId();
+  const { marks, lines, bodies } = useMemo(() => {
     const definition = definitionOf(layer.kind);
-    const context = layerContext(piece);
-    const share = Math.min(1, FEW / definition.elementCount(layer, 1, context));
-    const alone = { ...piece, layers: [layer, ...piece.layers.filter(({ id }) => id !== layer.id)] };
-    const batch = layerBatch(alone, layer.id, 0, share);
-    const { halfWidth, halfHeight, centre, bend } = definition.extent(layer, context);
-    const reach = Math.max(halfWidth, halfHeight) + bend;
-    const points = Array.from({ length: batch.count }, (_, i) => {
-      const depth = 1.2 + Math.max(0, -batch.position[i * 3 + 2]) / piece.tile;
-      return {
-        x: 22 + ((batch.position[i * 3] - centre[0]) / reach / depth) * 24,
-        y: 16 - ((batch.position[i * 3 + 1] - centre[1]) / reach / depth) * 18,
-        depth,
-        colour: linearToHex([0, 1, 2].map((k) => 0.04 + 1.6 * batch.color[i * 3 + k]) as [number, number, number]),
-      };
+    const total = definition.elementCount(layer, 1, layerContext(piece));
+    const lined = layer.kind === 'tunnel' || layer.kind === 'ground';
+    const share = Math.min(1, (lined ? FEW : layer.kind === 'links' ? 120 : ENOUGH) / Math.max(1, total));
+    const batch = layerBatch(piece, layer.id, PHASE, share);
+    const mark = marksOf(piece, layer, batch);
+    const pairs = lined || layer.kind === 'links' ? linesOf(piece, layer, share, batch) : [];
+    const step = Math.max(1, Math.floor(pairs.length / 2 / 160));
+    const segments = Array.from({ length: Math.min(160, pairs.length >> 1) }, (_, i) => {
+      const at = Math.min(pairs.length - 2, i * step * 2);
+      return [mark(pairs[at]), mark(pairs[at + 1])] as const;
     });
-    const lines = definition.drawings(layer, share, context).flatMap((drawing) => {
-      if (drawing.as === 'segments') return [...drawing.pairs];
-      // the outline of each wall: first two corners of every triangle pair
-      return drawing.as === 'surface' ? [...drawing.triangles].filter((_, i) => i % 6 < 2) : [];
-    });
-    return { points, lines };
+    const shown = Array.from({ length: batch.count }, (_, i) => i).filter(
+      (i) => batch.light[i] > 0 && batch.scale[i] > 0,
+    );
+    return {
+      marks: lined ? [] : pick(shown.length).map((i) => mark(shown[i])),
+      lines: segments,
+      bodies: definition.bodies?.(layer) === true,
+    };
   }, [piece, layer]);
-  const { points, lines } = marks;
+  if (layer.kind === 'backdrop' && layer.form === 'dome')
+    return (
+      <svg viewBox="0 0 44 32" width="44" height="32">
+        <defs>
+          <linearGradient id={id} x1="0" y1="1" x2="0" y2="0">
+            {layer.gradient.map(({ at, colour }, i) => (
+              <stop key={i} offset={at} stopColor={colour} />
+            ))}
+          </linearGradient>
+        </defs>
+        <path d="M2 30a20 26 0 0 1 40 0Z" fill={`url(#${id})`} stroke="var(--line-strong)" />
+      </svg>
+    );
   return (
     <svg viewBox="0 0 44 32" width="44" height="32">
-      {lines.length > 0
-        ? Array.from({ length: Math.min(160, lines.length >> 1) }, (_, i) => {
-            const [a, b] = [points[lines[i * 2]], points[lines[i * 2 + 1]]];
-            return a && b ? (
-              <path
-                key={i}
-                d={`M${a.x.toFixed(1)} ${a.y.toFixed(1)}L${b.x.toFixed(1)} ${b.y.toFixed(1)}`}
-                stroke={a.colour}
-                strokeWidth={0.9 / a.depth}
-              />
-            ) : null;
-          })
-        : points.map((p, i) => <circle key={i} cx={p.x} cy={p.y} r={1.2 / p.depth} fill={p.colour} />)}
+      {lines.map(([a, b], i) => (
+        <path
+          key={i}
+          d={`M${a.x.toFixed(1)} ${a.y.toFixed(1)}L${b.x.toFixed(1)} ${b.y.toFixed(1)}`}
+          stroke={a.colour}
+          strokeWidth={0.6}
+        />
+      ))}
+      {marks.map((m, i) =>
+        bodies ? (
+          <rect
+            key={i}
+            x={m.x - m.size}
+            y={m.y - m.size}
+            width={2 * m.size}
+            height={2 * m.size}
+            rx={m.size * 0.4}
+            fill={m.colour}
+          />
+        ) : (
+          <circle key={i} cx={m.x} cy={m.y} r={Math.max(0.45, m.size * 0.7)} fill={m.colour} />
+        ),
+      )}
     </svg>
   );
 }
