@@ -2,7 +2,15 @@ import { parsePiece, stateReport } from '../../core';
 import { proxy, startEngine } from '../../engine/client';
 import { DeliverySchema } from '../../core/piece/delivery';
 import type { Piece } from '../../core/piece/schema';
+import { contentKey, STRIP_COLUMNS, STRIP_FRAMES, STRIP_WIDTH, stripHeight } from '../shell/strip';
 import { codecOf, startExport, type ExportProgress } from '../../export/client';
+
+/** Bytes as base64, in pieces that fit a call's arguments. */
+function base64(bytes: Uint8Array): string {
+  let text = '';
+  for (let i = 0; i < bytes.length; i += 32_768) text += String.fromCharCode(...bytes.subarray(i, i + 32_768));
+  return btoa(text);
+}
 
 let written: Uint8Array = new Uint8Array();
 
@@ -15,6 +23,24 @@ const lab = {
     return parsed.piece;
   },
   stateReport,
+  contentKey,
+  /** the frames of a recipe's moving thumbnail as one WebP picture, base64 */
+  async strip(piece: Piece): Promise<string> {
+    const height = stripHeight(piece);
+    const rows = Math.ceil(STRIP_FRAMES / STRIP_COLUMNS);
+    const canvas = new OffscreenCanvas(STRIP_WIDTH * STRIP_COLUMNS, height * rows);
+    const context = canvas.getContext('2d');
+    for (let i = 0; i < STRIP_FRAMES; i++) {
+      const frameIndex = Math.floor((i * piece.lap.frames) / STRIP_FRAMES);
+      const blob = await lab.engine.api.still({ piece, frameIndex, width: STRIP_WIDTH, height, passes: 4 });
+      const picture = await createImageBitmap(blob);
+      context?.drawImage(picture, (i % STRIP_COLUMNS) * STRIP_WIDTH, Math.floor(i / STRIP_COLUMNS) * height);
+    }
+    const bytes = new Uint8Array(
+      await (await canvas.convertToBlob({ type: 'image/webp', quality: 0.72 })).arrayBuffer(),
+    );
+    return base64(bytes);
+  },
   /** renders a delivery; the result's bytes come in slices through `lab.slice` */
   async render(piece: Piece, delivery: object, progress: (p: ExportProgress) => void = () => undefined) {
     const parsed = DeliverySchema.safeParse({ id: 'lab', ...delivery });
@@ -57,10 +83,7 @@ const lab = {
   },
   /** a part of the last result as base64 */
   slice(from: number, to: number): string {
-    let text = '';
-    for (let i = from; i < Math.min(to, written.length); i += 32_768)
-      text += String.fromCharCode(...written.subarray(i, Math.min(i + 32_768, to)));
-    return btoa(text);
+    return base64(written.subarray(from, Math.min(to, written.length)));
   },
   proxy,
 };

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Piece } from '../../core/piece/schema';
-import { closeThumbnails, STRIP_FRAMES, stripPicture } from './thumbnails';
+import { STRIP_FRAMES } from './strip';
+import { closeThumbnails, stripPicture } from './thumbnails';
 import styles from './Loops.module.css';
 
 /** Pictures per second while a thumbnail moves. */
@@ -15,8 +16,8 @@ export function Thumbnail({ piece, moving }: { piece: Piece; moving: boolean }) 
   useEffect(() => {
     let live = true;
     const load = async (index: number): Promise<void> => {
-      const blob = await stripPicture(piece, index, () => live);
-      if (blob && live) pictures.current[index] = await createImageBitmap(blob);
+      const picture = await stripPicture(piece, index, () => live);
+      if (picture && live) pictures.current[index] = picture;
     };
     load(0)
       .then(() => {
@@ -37,8 +38,8 @@ export function Thumbnail({ piece, moving }: { piece: Piece; moving: boolean }) 
     const fill = async (): Promise<void> => {
       for (let index = 1; index < STRIP_FRAMES && live; index++)
         if (!frames[index]) {
-          const blob = await stripPicture(piece, index, () => live);
-          if (blob) frames[index] = await createImageBitmap(blob);
+          const picture = await stripPicture(piece, index, () => live);
+          if (picture) frames[index] = picture;
         }
     };
     // a picture that cannot be drawn leaves the first one standing

@@ -1,24 +1,20 @@
 import type { Piece } from '../../core/piece/schema';
 import { startEngine, type EngineClient } from '../../engine/client';
 import { database } from '../../store/database';
-
-/** Pictures of a lap that a thumbnail moves through, evenly spaced, so that they loop too. */
-export const STRIP_FRAMES = 24;
-const WIDTH = 384;
+import { contentKey, shippedPicture, STRIP_FRAMES, STRIP_WIDTH, stripHeight } from './strip';
 
 let engine: EngineClient | null = null;
 let queue: Promise<unknown> = Promise.resolve();
 
-/** A short text that changes when anything about the picture does (FNV-1a over the document, 53 bits kept). */
-export function contentKey(piece: Piece): string {
-  const text = JSON.stringify({ ...piece, id: '', name: '', deliveries: [] });
-  let h = 0xcbf29ce484222325n;
-  for (let i = 0; i < text.length; i++) h = BigInt.asUintN(64, (h ^ BigInt(text.charCodeAt(i))) * 0x100000001b3n);
-  return h.toString(36);
+/** One picture of the strip: a recipe's shipped one, or from the store, or drawn by an engine of its own, one after another. */
+export async function stripPicture(piece: Piece, index: number, wanted: () => boolean): Promise<ImageBitmap | null> {
+  const known = await shippedPicture(contentKey(piece), index, stripHeight(piece));
+  if (known) return known;
+  const blob = await drawnPicture(piece, index, wanted);
+  return blob && createImageBitmap(blob);
 }
 
-/** One picture of the strip: from the store, or drawn by an engine of its own, one after another. */
-export function stripPicture(piece: Piece, index: number, wanted: () => boolean): Promise<Blob | null> {
+function drawnPicture(piece: Piece, index: number, wanted: () => boolean): Promise<Blob | null> {
   const key = `${contentKey(piece)}-${index}`;
   const make = async (): Promise<Blob | null> => {
     const known = await database.thumbnails.get(key);
@@ -28,8 +24,8 @@ export function stripPicture(piece: Piece, index: number, wanted: () => boolean)
     const blob = await engine.api.still({
       piece,
       frameIndex: Math.floor((index * piece.lap.frames) / STRIP_FRAMES),
-      width: WIDTH,
-      height: Math.max(16, Math.round((WIDTH * piece.frame.height) / piece.frame.width)),
+      width: STRIP_WIDTH,
+      height: stripHeight(piece),
       passes: 1,
     });
     await database.thumbnails.put({ key, blob }).catch(() => undefined);

@@ -28,13 +28,14 @@ const mix = 'Sources';
 const where = 'Where';
 const stand = 'Stand';
 const tint = 'Colour';
-const weight = (label: string) => ({
-  label,
+const weight = (of: string) => ({
+  label: 'Its share',
   min: 0,
   max: 100,
   comfort: 4,
   decimals: 2,
   group: mix,
+  when: { field: of, is: Object.keys(SOURCES).filter((name) => name !== 'none') },
   hint: 'Its share, against those of the others.',
 });
 const source = (initial: SourceName | 'none', label: string) =>
@@ -44,15 +45,15 @@ const PlantsSchema = z.looseObject({
   ...layerBase,
   kind: z.literal('plants'),
   source1: source('quayReed', 'First'),
-  weight1: number(3, weight('Its share')),
+  weight1: number(3, weight('source1')),
   source2: source('saltTussock', 'Second'),
-  weight2: number(4, weight('Its share')),
+  weight2: number(4, weight('source2')),
   source3: source('tideParasol', 'Third'),
-  weight3: number(1, weight('Its share')),
+  weight3: number(1, weight('source3')),
   source4: source('none', 'Fourth'),
-  weight4: number(1, weight('Its share')),
+  weight4: number(1, weight('source4')),
   source5: source('none', 'Fifth'),
-  weight5: number(1, weight('Its share')),
+  weight5: number(1, weight('source5')),
   size: number(0.7, {
     label: 'Height',
     unit: 'm',

@@ -166,7 +166,7 @@ function drawMap(
   dots: readonly Dots[],
 ): void {
   const { tile } = piece;
-  const { x, across, span, start } = view;
+  const { x, across, span, start, lane } = view;
   const pose = cameraPose(piece, phase);
   c.clearRect(0, 0, x(start + span) + 60, height);
   const middles = LANES.map((name) => view.middle[name]);
@@ -184,6 +184,10 @@ function drawMap(
     if (t < tiles) c.fillText(`${Number((t * tile).toFixed(1))} m`, x(t * tile) + 4, 11);
   }
   c.setLineDash([]);
+  c.save();
+  c.beginPath();
+  for (const middle of middles) c.rect(0, middle - lane / 2, x(start + span) + 40, lane - 2);
+  c.clip();
   // the lap begins within the first tile of the map; the camera's second and third tile are its own repetitions
   const base = Math.floor(piece.flight.start / tile) * tile;
   for (const { x: px, y: py, along, colour, ringEvery, once } of dots)
@@ -213,6 +217,7 @@ function drawMap(
           }
       });
     }
+  c.restore();
   c.globalAlpha = 1;
   const route = flightRoute(piece);
   const path = pathFromSpec({

@@ -27,14 +27,19 @@ export interface MapView {
 
 /** What the map shows of a piece: some tiles of its travel, or where things stand when the camera stays. */
 export function mapView(piece: Piece, width: number, height: number): MapView {
-  const extents = piece.layers.filter((layer) => !layer.hidden).map((layer) => layerExtent(piece, layer));
+  const shown = piece.layers.filter((layer) => !layer.hidden);
+  const extents = shown.map((layer) => layerExtent(piece, layer));
+  // a ground is as wide as the eye reaches: it would press all else into a line
+  const wide = shown
+    .filter(({ kind }) => kind !== 'ground' && kind !== 'backdrop')
+    .map((layer) => layerExtent(piece, layer));
   const stays = piece.flight.tilesPerLap === 0;
   const farthest = Math.max(2, ...extents.map(({ to }) => to));
   const start = stays ? Math.min(-0.5, ...extents.map(({ from }) => Math.max(from, -piece.tile))) : 0;
   const span = stays ? Math.min(farthest, piece.tile) * 1.1 - start : TILES * piece.tile;
   const perMetre = (width - MARGIN - 12) / span;
   const lane = (height - HEAD) / 2;
-  const most = Math.max(1, ...extents.map(({ halfWidth, bend }) => halfWidth + bend));
+  const most = Math.max(1, ...wide.map(({ halfWidth, bend }) => halfWidth + bend));
   const across = Math.min(perMetre, (lane / 2 - 4) / most);
   return {
     start,

@@ -1,0 +1,41 @@
+import type { Piece } from '../../core/piece/schema';
+
+/** Pictures of a lap that a thumbnail moves through, evenly spaced, so that they loop too. */
+export const STRIP_FRAMES = 24;
+export const STRIP_WIDTH = 384;
+/** Pictures beside one another in a shipped strip. */
+export const STRIP_COLUMNS = 6;
+
+export const stripHeight = (piece: Piece): number =>
+  Math.max(16, Math.round((STRIP_WIDTH * piece.frame.height) / piece.frame.width));
+
+/** A short text that changes when anything about the picture does (FNV-1a over the document, 64 bits). */
+export function contentKey(piece: Piece): string {
+  const text = JSON.stringify({ ...piece, id: '', name: '', deliveries: [] });
+  let h = 0xcbf29ce484222325n;
+  for (let i = 0; i < text.length; i++) h = BigInt.asUintN(64, (h ^ BigInt(text.charCodeAt(i))) * 0x100000001b3n);
+  return h.toString(36);
+}
+
+const files = import.meta.glob<string>('/demo/strips/*.webp', { eager: true, query: '?url', import: 'default' });
+
+/** Where the shipped strip of each recipe is, by the key of its content. */
+const shipped = new Map(Object.entries(files).map(([path, url]) => [path.split('.').at(-2) ?? '', url]));
+
+const loaded = new Map<string, Promise<ImageBitmap>>();
+
+/** One picture of a shipped strip; null when this piece has none. */
+export async function shippedPicture(key: string, index: number, height: number): Promise<ImageBitmap | null> {
+  const url = shipped.get(key);
+  if (!url) return null;
+  let sheet = loaded.get(key);
+  if (!sheet) {
+    sheet = fetch(url)
+      .then((response) => response.blob())
+      .then((blob) => createImageBitmap(blob));
+    loaded.set(key, sheet);
+  }
+  const left = (index % STRIP_COLUMNS) * STRIP_WIDTH;
+  const top = Math.floor(index / STRIP_COLUMNS) * height;
+  return createImageBitmap(await sheet, left, top, STRIP_WIDTH, height);
+}
