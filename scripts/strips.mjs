@@ -1,4 +1,4 @@
-// Draws the moving thumbnails of the recipes into demo/strips, one picture of 24 frames each, named by what the recipe
+// Draws the moving thumbnails of the recipes into stock/strips, one picture of 24 frames each, named by what the recipe
 // looks like, so that the first screen need not draw them. Run it after changing a recipe: npm run strips
 import { readdirSync, readFileSync, rmSync, writeFileSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
@@ -7,7 +7,7 @@ import { startServer } from '../bin/server.mjs';
 import { ensureBuilt, root } from './run.mjs';
 
 ensureBuilt();
-const folder = join(root, 'demo/strips');
+const folder = join(root, 'stock/strips');
 mkdirSync(folder, { recursive: true });
 const server = await startServer();
 const browser = await launchBrowser();

@@ -55,7 +55,7 @@ function generate(path) {
     scratchArgs: true,
   });
   return (
-    code.replace('\n', `\n${imports(path)}`) +
+    code.replace(/(@ts-nocheck.*\n)/, `$1${imports(path)}`) +
     `\n/** Parameters of each exported kernel, in order: name, GLSL type, direction. */\nexport const signatures = ${JSON.stringify(signatures)} as const;\n` +
     `\n/** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */\nexport const sources: Record<string, string> = {\n${ownSources(path).join('')}};\n`
   );

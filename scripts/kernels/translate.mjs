@@ -994,7 +994,7 @@ export function translate(
   for (const e of exports) for (const f of fns.get(e) ?? fail(`export '${e}' not found`)) emit(f);
   loops.forEach(emitLoop);
   const head =
-    `// Generated from ${file} by npm run kernels. Do not edit.\n` +
+    `// Generated from ${file} by npm run kernels. Do not edit.\n// @ts-nocheck: unrolled loops compare constants\n` +
     (maxF + maxI ? `export const RF = new Float64Array(${maxF || 1}), RI = new Int32Array(${maxI || 1});\n` : '');
   const signatures = Object.fromEntries(
     [...exports].map((name) => [

@@ -84,5 +84,7 @@ export interface EngineApi {
   pace(request: StillRequest, frames: number): Promise<number>;
   /** runs a kernel check on the GPU: see gl/probe.ts */
   probe(source: string, body: string, count: number): Promise<Float32Array>;
+  /** how often rest elements were made anew in this worker; for benches */
+  builds(): number;
   loseContext(): void;
 }

@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import { stateReport, type StateReport } from '../core/seam/stateReport';
 import { framePhase } from '../core/time/lap';
+import { LayerObjects } from './layerObjects';
 import { LivePicture } from './live';
 import { probe } from './gl/probe';
 import type { EngineApi, EngineTrouble, LiveListener, LiveView, StillRequest } from './protocol';
@@ -120,6 +121,10 @@ class EngineWorker implements EngineApi {
 
   async probe(source: string, body: string, count: number): Promise<Float32Array> {
     return probe(this.renderer().three, source, body, count);
+  }
+
+  builds(): number {
+    return LayerObjects.builds;
   }
 
   loseContext(): void {

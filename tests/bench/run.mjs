@@ -23,6 +23,25 @@ line(
   '≤ 0.5',
   `${noise.ours.toFixed(0)} ns, peer ${noise.peer.toFixed(0)} ns`,
 );
+const core = await vite.ssrLoadModule('/tests/bench/core.ts');
+const links = core.linkRatios();
+const ms = (value) => `${value.toFixed(0)} ms`;
+line('brute force / links of 20 000 points', links.ratio, '≥ 50', `${ms(links.ours)}, peer ${ms(links.brute)}`);
+line('links of 20 000 points / of 10 000', links.growth, '≤ 2.3', '');
+const batch = core.batchRatio();
+line(
+  '100 000 elements, disorder and drift / their noise alone',
+  batch.ratio,
+  '≤ 1.5',
+  `${ms(batch.ours)}, noise ${ms(batch.noise)}`,
+);
+const poisson = core.poissonRatio();
+line(
+  'darts at all places / Poisson-disk by a grid',
+  poisson.ratio,
+  '≥ 1',
+  `${ms(poisson.ours)}, peer ${ms(poisson.brute)}`,
+);
 await vite.close();
 
 ensureBuilt();
@@ -111,6 +130,81 @@ line(
   '≥ 5',
   `peer ${rewritten.toFixed(0)} ms`,
 );
+
+const boxes = (amount) => ({
+  format: 'isomorph',
+  version: 2,
+  piece: {
+    id: 'boxes',
+    name: 'Boxes',
+    lap: { frames: 100, rate: { num: 25, den: 1 } },
+    tile: 60,
+    layers: [
+      {
+        id: 'boxes',
+        name: 'Boxes',
+        kind: 'copies',
+        once: true,
+        countX: 40,
+        countY: 25,
+        countZ: 20,
+        stepX: 0.3,
+        stepY: 0.3,
+        stepZ: 0.3,
+        size: 0.18,
+        bevel: 0.1,
+        detail: 1,
+        ahead: 14,
+        treatments: [
+          { kind: 'disorder', id: 'a', amount },
+          { kind: 'turn', id: 'b', what: 'each', axis: 'up' },
+          { kind: 'wave', id: 'c', amount: 0.3 },
+        ],
+      },
+    ],
+    flight: { tilesPerLap: 0, focalMm: 40, fNumber: 64, shutterDeg: 0 },
+    look: { glow: [], reach: 40, fogDistance: 1000 },
+  },
+});
+const boxPaces = { ours: [], still: [] };
+for (let round = 0; round < 3; round++) {
+  boxPaces.ours.push(
+    await page.evaluate(
+      ([json, w, h]) =>
+        globalThis.lab.engine.api.pace(
+          { piece: globalThis.lab.parse(json), frameIndex: 0, width: w, height: h, passes: 1 },
+          3,
+        ),
+      [boxes(0.5), width, height],
+    ),
+  );
+  boxPaces.still.push(await page.evaluate(([w, h]) => globalThis.peers.boxesPace(w, h, 3), [width, height]));
+}
+const [boxesOurs, boxesStill] = [middle(boxPaces.ours), middle(boxPaces.still)];
+line(
+  '20 000 boxes, three treatments / bare instances, still',
+  boxesOurs / boxesStill,
+  '≤ 1.5',
+  `${boxesOurs.toFixed(0)} ms, peer ${boxesStill.toFixed(0)} ms`,
+);
+const builds = await page.evaluate(
+  async ([one, two]) => {
+    const at = async (json) => {
+      await globalThis.lab.engine.api.still({
+        piece: globalThis.lab.parse(json),
+        frameIndex: 0,
+        width: 64,
+        height: 36,
+        passes: 1,
+      });
+      return globalThis.lab.engine.api.builds();
+    };
+    const first = await at(one);
+    return (await at(two)) - first;
+  },
+  [boxes(0.5), boxes(0.6)],
+);
+line('rest elements made anew by another treatment value', builds, '0', 'times');
 
 const tunnel = JSON.parse(readFileSync(new URL('../../demo/ropewalk-tunnel.isomorph.json', import.meta.url), 'utf8'));
 const times = await page.evaluate(

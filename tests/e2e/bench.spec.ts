@@ -2,23 +2,7 @@ import { readFileSync, statSync } from 'node:fs';
 import { execFileSync } from 'node:child_process';
 import AxeBuilder from 'axe-core';
 import { expect, test, type Page } from '@playwright/test';
-
-const openRecipe = async (page: Page, name = 'Slipway spiral'): Promise<void> => {
-  await page.goto('/');
-  await page.getByRole('button', { name: `Open ${name}` }).click();
-  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
-  await drawn(page);
-};
-/** Waits until the engine has shown a frame. */
-const drawn = (page: Page) =>
-  expect(page.getByLabel('Quality of the picture')).toContainText(/fps|passes/, { timeout: 60_000 });
-const pause = async (page: Page): Promise<void> => {
-  await page.getByRole('button', { name: 'Pause' }).click();
-  await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
-};
-const step = (page: Page, name: string) =>
-  page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name });
-const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
+import { drawn, openRecipe, pause, saved, step } from './ui';
 
 let foreign: string[] = [];
 let errors: string[] = [];
@@ -244,7 +228,7 @@ test('bad files are refused in words and the open piece is untouched', async ({ 
   await said(/“notes.json” was not opened: it is not JSON.*Nothing was changed/);
   await open('package.json', Buffer.from('{"name":"x"}'));
   await said(/not an Isomorph piece/);
-  await open('future.json', Buffer.from(demo.replace('"version": 1', '"version": 7')));
+  await open('future.json', Buffer.from(demo.replace('"version": 2', '"version": 7')));
   await said(/newer Isomorph/);
   await open('range.json', Buffer.from(demo.replace('"tile": 12', '"tile": -3')));
   await said(/tile must be between 0.1 and 10000 m/);

@@ -17,7 +17,7 @@ export function contentKey(piece: Piece): string {
   return h.toString(36);
 }
 
-const files = import.meta.glob<string>('/demo/strips/*.webp', { eager: true, query: '?url', import: 'default' });
+const files = import.meta.glob<string>('/stock/strips/*.webp', { eager: true, query: '?url', import: 'default' });
 
 /** Where the shipped strip of each recipe is, by the key of its content. */
 const shipped = new Map(Object.entries(files).map(([path, url]) => [path.split('.').at(-2) ?? '', url]));

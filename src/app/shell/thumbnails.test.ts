@@ -11,6 +11,6 @@ it('a thumbnail is known by what its piece looks like, not by its name or id', (
 });
 
 it('every recipe ships with the strip of what it looks like now; npm run strips draws those that are missing', () => {
-  const keys = readdirSync('demo/strips').map((name) => name.split('.')[1]);
+  const keys = readdirSync('stock/strips').map((name) => name.split('.')[1]);
   expect(recipes.map(contentKey).sort()).toEqual(keys.sort());
 });

@@ -1,4 +1,5 @@
 // Generated from src/core/kernel/conformance.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 export const RF = new Float64Array(8), RI = new Int32Array(8);
 export function conf(id: number): void {
   let a_x = 0;

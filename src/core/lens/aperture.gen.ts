@@ -1,4 +1,5 @@
 // Generated from src/core/lens/aperture.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 export const RF = new Float64Array(2), RI = new Int32Array(1);
 export function lensPoint(s_x: number, s_y: number, blades: number, turn: number, squeeze: number): void {
   let q_x = ((s_x * 2) - 1);

@@ -65,24 +65,28 @@ float flowNoise(vec3 p, ivec3 period, uint seed, float lap, int cycles, out vec3
   ivec3 q1 = ivec3(o1.y + o1.z - o1.x, o1.z + o1.x - o1.y, o1.x + o1.y - o1.z);
   ivec3 q2 = ivec3(o2.y + o2.z - o2.x, o2.z + o2.x - o2.y, o2.x + o2.y - o2.z);
   grad = vec3(0.0);
-  float s = corner(fo, base, period2, seed, lap, cycles, grad);
-  float t = corner(fo - vec3(q1) * 0.5, base + q1, period2, seed, lap, cycles, grad);
-  s += t;
-  t = corner(fo - vec3(q2) * 0.5, base + q2, period2, seed, lap, cycles, grad);
-  s += t;
-  t = corner(fo - 0.5, base + 1, period2, seed, lap, cycles, grad);
-  s += t;
+  float s = 0.0;
+  // a loop, as shader compilers would otherwise work on four copies of the corner for every call
+  for (int i = 0; i < 4; i++) {
+    ivec3 q = i == 0 ? ivec3(0) : i == 1 ? q1 : i == 2 ? q2 : ivec3(1);
+    float t = corner(fo - vec3(q) * 0.5, base + q, period2, seed, lap, cycles, grad);
+    s += t;
+  }
   grad *= FLOW_SCALE;
   return s * FLOW_SCALE;
 }
 
 // Divergence-free flow from three potentials (Bridson, Hourihan & Nordenstam, "Curl-Noise", 2007).
 vec3 curl(vec3 p, ivec3 period, uint seed, float lap, int cycles) {
-  vec3 a;
-  vec3 b;
-  vec3 c;
-  float unused = flowNoise(p, period, seed, lap, cycles, a);
-  unused = flowNoise(p, period, seed + 1u, lap, cycles, b);
-  unused = flowNoise(p, period, seed + 2u, lap, cycles, c);
+  vec3 a = vec3(0.0);
+  vec3 b = vec3(0.0);
+  vec3 c = vec3(0.0);
+  for (int i = 0; i < 3; i++) {
+    vec3 grad;
+    float unused = flowNoise(p, period, seed + uint(i), lap, cycles, grad);
+    if (i == 0) a = grad;
+    if (i == 1) b = grad;
+    if (i == 2) c = grad;
+  }
   return vec3(c.y - b.z, a.z - c.x, b.x - a.y);
 }

@@ -1,4 +1,5 @@
 // Generated from src/core/random/hash.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 export const RF = new Float64Array(1), RI = new Int32Array(4);
 export function pcg4d(v_x: number, v_y: number, v_z: number, v_w: number): void {
   v_x = v_x | 0;

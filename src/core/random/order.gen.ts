@@ -1,4 +1,5 @@
 // Generated from src/core/random/order.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 import { sources as from0 } from './hash.gen';
 export const RF = new Float64Array(3), RI = new Int32Array(1);
 export function orderedPoint(id: number, seed: number): void {

@@ -1,4 +1,5 @@
 // Generated from src/core/space/profile.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 export function profileAt(a_x: number, a_y: number, a_z: number, a_w: number, b_x: number, b_y: number, b_z: number, b_w: number, t: number): number {
   let x = (Math.min(Math.max(t, 0), 1) * 7);
   const t0 = Math.floor(x);

@@ -1,4 +1,5 @@
 // Generated from src/core/space/rotation.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 export const RF = new Float64Array(4), RI = new Int32Array(1);
 export function rotateBy(q_x: number, q_y: number, q_z: number, q_w: number, v_x: number, v_y: number, v_z: number): void {
   let t_x = ((q_y * v_z - q_z * v_y) * 2);

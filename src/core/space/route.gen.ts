@@ -1,4 +1,5 @@
 // Generated from src/core/space/route.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 import { sources as from0 } from './rotation.gen';
 export const RF = new Float64Array(3), RI = new Int32Array(1);
 export function routePoint(local_x: number, local_y: number, local_z: number, radius: number, turnsPerMetre: number): void {

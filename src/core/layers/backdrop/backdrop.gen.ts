@@ -1,4 +1,5 @@
 // Generated from src/core/layers/backdrop/backdrop.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 export const RF = new Float64Array(5), RI = new Int32Array(1);
 export function backdropElement(id: number, bodySize: number): void {
   let position_x = 0;

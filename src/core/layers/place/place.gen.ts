@@ -1,4 +1,5 @@
 // Generated from src/core/layers/place/place.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 import { sources as from0 } from '../../space/rotation.gen';
 export const RF = new Float64Array(8), RI = new Int32Array(1);
 export function placeElement(placeAt_x: number, placeAt_y: number, placeAt_z: number, placeTurn_x: number, placeTurn_y: number, placeTurn_z: number, placeTurn_w: number, placeScale: number, position_x: number, position_y: number, position_z: number, rotation_x: number, rotation_y: number, rotation_z: number, rotation_w: number, size: number): void {

@@ -1,4 +1,5 @@
 // Generated from src/core/treatments/disorder/disorder.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 import { sources as from0 } from '../../random/hash.gen';
 import { sources as from1 } from '../../space/rotation.gen';
 export const RF = new Float64Array(8), RI = new Int32Array(1);

@@ -1,4 +1,5 @@
 // Generated from src/core/treatments/drift/drift.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 import { sources as from0 } from '../../noise/flow.gen';
 export const RF = new Float64Array(4), RI = new Int32Array(5);
 export function flowNoise$(): void {
@@ -56,38 +57,72 @@ export function flowNoise$(): void {
   grad_x = 0;
   grad_y = 0;
   grad_z = 0;
-  const t0 = fo_x;
-  const t1 = fo_y;
-  const t2 = fo_z;
-  const t3 = base_x;
-  const t4 = base_y;
-  const t5 = base_z;
-  const t6 = period2_x;
-  const t7 = period2_y;
-  const t8 = period2_z;
-  const t9 = seed;
-  const t10 = lap;
-  const t11 = cycles;
+  let s = 0;
+  let t6 = 0, t7 = 0, t8 = 0;
+  if ((0 === 0)) {
+    t6 = 0;
+    t7 = 0;
+    t8 = 0;
+  } else {
+    let t3 = 0, t4 = 0, t5 = 0;
+    if ((0 === 1)) {
+      t3 = q1_x;
+      t4 = q1_y;
+      t5 = q1_z;
+    } else {
+      let t0 = 0, t1 = 0, t2 = 0;
+      if ((0 === 2)) {
+        t0 = q2_x;
+        t1 = q2_y;
+        t2 = q2_z;
+      } else {
+        t0 = 1;
+        t1 = 1;
+        t2 = 1;
+      }
+      t3 = t0;
+      t4 = t1;
+      t5 = t2;
+    }
+    t6 = t3;
+    t7 = t4;
+    t8 = t5;
+  }
+  let q_x = t6;
+  let q_y = t7;
+  let q_z = t8;
+  const t9 = (fo_x - (q_x * 0.5));
+  const t10 = (fo_y - (q_y * 0.5));
+  const t11 = (fo_z - (q_z * 0.5));
+  const t12 = ((base_x + q_x) | 0);
+  const t13 = ((base_y + q_y) | 0);
+  const t14 = ((base_z + q_z) | 0);
+  const t15 = period2_x;
+  const t16 = period2_y;
+  const t17 = period2_z;
+  const t18 = seed;
+  const t19 = lap;
+  const t20 = cycles;
   let grad_x$1 = grad_x;
   let grad_y$1 = grad_y;
   let grad_z$1 = grad_z;
   let corner_r = 0;
-  L12: {
-    let w = (0.5 - (((t0 * t0) + (t1 * t1)) + (t2 * t2)));
+  L21: {
+    let w = (0.5 - (((t9 * t9) + (t10 * t10)) + (t11 * t11)));
     if ((w <= 0)) {
       corner_r = 0;
-      break L12;
+      break L21;
     }
-    let m_x = t3;
-    let m_y = t4;
-    let m_z = t5;
-    m_x = ((m_x + ((m_x < 0) ? t6 : ((m_x >= t6) ? ((-t6) | 0) : 0))) | 0);
-    m_y = ((m_y + ((m_y < 0) ? t7 : ((m_y >= t7) ? ((-t7) | 0) : 0))) | 0);
-    m_z = ((m_z + ((m_z < 0) ? t8 : ((m_z >= t8) ? ((-t8) | 0) : 0))) | 0);
+    let m_x = t12;
+    let m_y = t13;
+    let m_z = t14;
+    m_x = ((m_x + ((m_x < 0) ? t15 : ((m_x >= t15) ? ((-t15) | 0) : 0))) | 0);
+    m_y = ((m_y + ((m_y < 0) ? t16 : ((m_y >= t16) ? ((-t16) | 0) : 0))) | 0);
+    m_z = ((m_z + ((m_z < 0) ? t17 : ((m_z >= t17) ? ((-t17) | 0) : 0))) | 0);
     let v_x = m_x;
     let v_y = m_y;
     let v_z = m_z;
-    let v_w = t9;
+    let v_w = t18;
     v_x = ((Math.imul(v_x, 1664525) + 1013904223) | 0);
     v_y = ((Math.imul(v_y, 1664525) + 1013904223) | 0);
     v_z = ((Math.imul(v_z, 1664525) + 1013904223) | 0);
@@ -104,24 +139,24 @@ export function flowNoise$(): void {
     v_y = ((v_y + Math.imul(v_z, v_x)) | 0);
     v_z = ((v_z + Math.imul(v_x, v_y)) | 0);
     v_w = ((v_w + Math.imul(v_y, v_z)) | 0);
-    const t13 = v_x;
-    const t14 = v_y;
-    const t15 = v_z;
-    const t16 = v_w;
-    let h_x = t13;
-    let h_y = t14;
-    let h_z = t15;
-    let h_w = t16;
-    const t17 = ((((h_x >>> 8) | 0) >>> 0) * (1 / 16777216));
-    const t18 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
-    const t19 = ((((h_z >>> 8) | 0) >>> 0) * (1 / 16777216));
-    let n_x = ((t17 * 2) - 1);
-    let n_y = ((t18 * 2) - 1);
-    let n_z = ((t19 * 2) - 1);
-    const t20 = (1 / Math.sqrt(((((n_x * n_x) + (n_y * n_y)) + (n_z * n_z)) + 1e-12)));
-    n_x = (n_x * t20);
-    n_y = (n_y * t20);
-    n_z = (n_z * t20);
+    const t22 = v_x;
+    const t23 = v_y;
+    const t24 = v_z;
+    const t25 = v_w;
+    let h_x = t22;
+    let h_y = t23;
+    let h_z = t24;
+    let h_w = t25;
+    const t26 = ((((h_x >>> 8) | 0) >>> 0) * (1 / 16777216));
+    const t27 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
+    const t28 = ((((h_z >>> 8) | 0) >>> 0) * (1 / 16777216));
+    let n_x = ((t26 * 2) - 1);
+    let n_y = ((t27 * 2) - 1);
+    let n_z = ((t28 * 2) - 1);
+    const t29 = (1 / Math.sqrt(((((n_x * n_x) + (n_y * n_y)) + (n_z * n_z)) + 1e-12)));
+    n_x = (n_x * t29);
+    n_y = (n_y * t29);
+    n_z = (n_z * t29);
     let sg = ((n_z >= 0) ? 1 : (-1));
     let a = ((-1) / (sg + n_z));
     let b = ((n_x * n_y) * a);
@@ -131,78 +166,112 @@ export function flowNoise$(): void {
     let e2_x = b;
     let e2_y = (sg + ((n_y * n_y) * a));
     let e2_z = (-n_y);
-    let count1 = ((1 + ((Math.imul((h_w & 65535), t11) >>> 16) | 0)) | 0);
+    let count1 = ((1 + ((Math.imul((h_w & 65535), t20) >>> 16) | 0)) | 0);
     let start1 = ((((h_w >>> 16) | 0) >>> 0) * (1 / 65536));
-    let count2 = ((count1 + 1) + (((Math.imul((h_x & 255), ((t11 - 1) | 0)) >>> 8) | 0) >>> 0));
-    count2 = (count2 - ((count2 > t11) ? t11 : 0));
+    let count2 = ((count1 + 1) + (((Math.imul((h_x & 255), ((t20 - 1) | 0)) >>> 8) | 0) >>> 0));
+    count2 = (count2 - ((count2 > t20) ? t20 : 0));
     let start2 = (((h_y & 255) >>> 0) * (1 / 256));
-    const t21 = (count1 * t10);
-    const t22 = ((t21 - Math.floor(t21)) + start1);
-    let r = (t22 - Math.floor((t22 + 0.5)));
+    const t30 = (count1 * t19);
+    const t31 = ((t30 - Math.floor(t30)) + start1);
+    let r = (t31 - Math.floor((t31 + 0.5)));
     let a$1 = Math.abs(r);
-    const t23 = (0.5 - a$1);
-    let q = (Math.min(a$1, t23) * 6.283185307179586);
+    const t32 = (0.5 - a$1);
+    let q = (Math.min(a$1, t32) * 6.283185307179586);
     let q2 = (q * q);
-    let s = (q * (1 + (q2 * ((-0.16666666667) + (q2 * (0.0083333333333 + (q2 * ((-0.00019841269841) + (q2 * (0.0000027557319224 + (q2 * (-2.5052108385e-8))))))))))));
-    const t24 = ((r < 0) ? (-s) : s);
-    const t25 = (count2 * t10);
-    const t26 = ((t25 - Math.floor(t25)) + start2);
-    let r$1 = (t26 - Math.floor((t26 + 0.5)));
+    let s$1 = (q * (1 + (q2 * ((-0.16666666667) + (q2 * (0.0083333333333 + (q2 * ((-0.00019841269841) + (q2 * (0.0000027557319224 + (q2 * (-2.5052108385e-8))))))))))));
+    const t33 = ((r < 0) ? (-s$1) : s$1);
+    const t34 = (count2 * t19);
+    const t35 = ((t34 - Math.floor(t34)) + start2);
+    let r$1 = (t35 - Math.floor((t35 + 0.5)));
     let a$2 = Math.abs(r$1);
-    const t27 = (0.5 - a$2);
-    let q$1 = (Math.min(a$2, t27) * 6.283185307179586);
+    const t36 = (0.5 - a$2);
+    let q$1 = (Math.min(a$2, t36) * 6.283185307179586);
     let q2$1 = (q$1 * q$1);
-    let s$1 = (q$1 * (1 + (q2$1 * ((-0.16666666667) + (q2$1 * (0.0083333333333 + (q2$1 * ((-0.00019841269841) + (q2$1 * (0.0000027557319224 + (q2$1 * (-2.5052108385e-8))))))))))));
-    const t28 = ((r$1 < 0) ? (-s$1) : s$1);
-    let g_x = ((e1_x * t24) + (e2_x * t28));
-    let g_y = ((e1_y * t24) + (e2_y * t28));
-    let g_z = ((e1_z * t24) + (e2_z * t28));
-    let gd = (((g_x * t0) + (g_y * t1)) + (g_z * t2));
+    let s$2 = (q$1 * (1 + (q2$1 * ((-0.16666666667) + (q2$1 * (0.0083333333333 + (q2$1 * ((-0.00019841269841) + (q2$1 * (0.0000027557319224 + (q2$1 * (-2.5052108385e-8))))))))))));
+    const t37 = ((r$1 < 0) ? (-s$2) : s$2);
+    let g_x = ((e1_x * t33) + (e2_x * t37));
+    let g_y = ((e1_y * t33) + (e2_y * t37));
+    let g_z = ((e1_z * t33) + (e2_z * t37));
+    let gd = (((g_x * t9) + (g_y * t10)) + (g_z * t11));
     let w2 = (w * w);
     let w3 = (w2 * w);
-    const t29 = ((6 * w2) * gd);
-    grad_x$1 = (grad_x$1 + ((g_x * w3) - (t0 * t29)));
-    grad_y$1 = (grad_y$1 + ((g_y * w3) - (t1 * t29)));
-    grad_z$1 = (grad_z$1 + ((g_z * w3) - (t2 * t29)));
+    const t38 = ((6 * w2) * gd);
+    grad_x$1 = (grad_x$1 + ((g_x * w3) - (t9 * t38)));
+    grad_y$1 = (grad_y$1 + ((g_y * w3) - (t10 * t38)));
+    grad_z$1 = (grad_z$1 + ((g_z * w3) - (t11 * t38)));
     corner_r = (w3 * gd);
-    break L12;
+    break L21;
   }
   grad_x = grad_x$1;
   grad_y = grad_y$1;
   grad_z = grad_z$1;
-  let s$2 = corner_r;
-  const t30 = (fo_x - (q1_x * 0.5));
-  const t31 = (fo_y - (q1_y * 0.5));
-  const t32 = (fo_z - (q1_z * 0.5));
-  const t33 = ((base_x + q1_x) | 0);
-  const t34 = ((base_y + q1_y) | 0);
-  const t35 = ((base_z + q1_z) | 0);
-  const t36 = period2_x;
-  const t37 = period2_y;
-  const t38 = period2_z;
-  const t39 = seed;
-  const t40 = lap;
-  const t41 = cycles;
+  let t = corner_r;
+  s = (s + t);
+  let t45 = 0, t46 = 0, t47 = 0;
+  if ((1 === 0)) {
+    t45 = 0;
+    t46 = 0;
+    t47 = 0;
+  } else {
+    let t42 = 0, t43 = 0, t44 = 0;
+    if ((1 === 1)) {
+      t42 = q1_x;
+      t43 = q1_y;
+      t44 = q1_z;
+    } else {
+      let t39 = 0, t40 = 0, t41 = 0;
+      if ((1 === 2)) {
+        t39 = q2_x;
+        t40 = q2_y;
+        t41 = q2_z;
+      } else {
+        t39 = 1;
+        t40 = 1;
+        t41 = 1;
+      }
+      t42 = t39;
+      t43 = t40;
+      t44 = t41;
+    }
+    t45 = t42;
+    t46 = t43;
+    t47 = t44;
+  }
+  let q_x$1 = t45;
+  let q_y$1 = t46;
+  let q_z$1 = t47;
+  const t48 = (fo_x - (q_x$1 * 0.5));
+  const t49 = (fo_y - (q_y$1 * 0.5));
+  const t50 = (fo_z - (q_z$1 * 0.5));
+  const t51 = ((base_x + q_x$1) | 0);
+  const t52 = ((base_y + q_y$1) | 0);
+  const t53 = ((base_z + q_z$1) | 0);
+  const t54 = period2_x;
+  const t55 = period2_y;
+  const t56 = period2_z;
+  const t57 = seed;
+  const t58 = lap;
+  const t59 = cycles;
   let grad_x$2 = grad_x;
   let grad_y$2 = grad_y;
   let grad_z$2 = grad_z;
   let corner_r$1 = 0;
-  L42: {
-    let w$1 = (0.5 - (((t30 * t30) + (t31 * t31)) + (t32 * t32)));
+  L60: {
+    let w$1 = (0.5 - (((t48 * t48) + (t49 * t49)) + (t50 * t50)));
     if ((w$1 <= 0)) {
       corner_r$1 = 0;
-      break L42;
+      break L60;
     }
-    let m_x$1 = t33;
-    let m_y$1 = t34;
-    let m_z$1 = t35;
-    m_x$1 = ((m_x$1 + ((m_x$1 < 0) ? t36 : ((m_x$1 >= t36) ? ((-t36) | 0) : 0))) | 0);
-    m_y$1 = ((m_y$1 + ((m_y$1 < 0) ? t37 : ((m_y$1 >= t37) ? ((-t37) | 0) : 0))) | 0);
-    m_z$1 = ((m_z$1 + ((m_z$1 < 0) ? t38 : ((m_z$1 >= t38) ? ((-t38) | 0) : 0))) | 0);
+    let m_x$1 = t51;
+    let m_y$1 = t52;
+    let m_z$1 = t53;
+    m_x$1 = ((m_x$1 + ((m_x$1 < 0) ? t54 : ((m_x$1 >= t54) ? ((-t54) | 0) : 0))) | 0);
+    m_y$1 = ((m_y$1 + ((m_y$1 < 0) ? t55 : ((m_y$1 >= t55) ? ((-t55) | 0) : 0))) | 0);
+    m_z$1 = ((m_z$1 + ((m_z$1 < 0) ? t56 : ((m_z$1 >= t56) ? ((-t56) | 0) : 0))) | 0);
     let v_x$1 = m_x$1;
     let v_y$1 = m_y$1;
     let v_z$1 = m_z$1;
-    let v_w$1 = t39;
+    let v_w$1 = t57;
     v_x$1 = ((Math.imul(v_x$1, 1664525) + 1013904223) | 0);
     v_y$1 = ((Math.imul(v_y$1, 1664525) + 1013904223) | 0);
     v_z$1 = ((Math.imul(v_z$1, 1664525) + 1013904223) | 0);
@@ -219,24 +288,24 @@ export function flowNoise$(): void {
     v_y$1 = ((v_y$1 + Math.imul(v_z$1, v_x$1)) | 0);
     v_z$1 = ((v_z$1 + Math.imul(v_x$1, v_y$1)) | 0);
     v_w$1 = ((v_w$1 + Math.imul(v_y$1, v_z$1)) | 0);
-    const t43 = v_x$1;
-    const t44 = v_y$1;
-    const t45 = v_z$1;
-    const t46 = v_w$1;
-    let h_x$1 = t43;
-    let h_y$1 = t44;
-    let h_z$1 = t45;
-    let h_w$1 = t46;
-    const t47 = ((((h_x$1 >>> 8) | 0) >>> 0) * (1 / 16777216));
-    const t48 = ((((h_y$1 >>> 8) | 0) >>> 0) * (1 / 16777216));
-    const t49 = ((((h_z$1 >>> 8) | 0) >>> 0) * (1 / 16777216));
-    let n_x$1 = ((t47 * 2) - 1);
-    let n_y$1 = ((t48 * 2) - 1);
-    let n_z$1 = ((t49 * 2) - 1);
-    const t50 = (1 / Math.sqrt(((((n_x$1 * n_x$1) + (n_y$1 * n_y$1)) + (n_z$1 * n_z$1)) + 1e-12)));
-    n_x$1 = (n_x$1 * t50);
-    n_y$1 = (n_y$1 * t50);
-    n_z$1 = (n_z$1 * t50);
+    const t61 = v_x$1;
+    const t62 = v_y$1;
+    const t63 = v_z$1;
+    const t64 = v_w$1;
+    let h_x$1 = t61;
+    let h_y$1 = t62;
+    let h_z$1 = t63;
+    let h_w$1 = t64;
+    const t65 = ((((h_x$1 >>> 8) | 0) >>> 0) * (1 / 16777216));
+    const t66 = ((((h_y$1 >>> 8) | 0) >>> 0) * (1 / 16777216));
+    const t67 = ((((h_z$1 >>> 8) | 0) >>> 0) * (1 / 16777216));
+    let n_x$1 = ((t65 * 2) - 1);
+    let n_y$1 = ((t66 * 2) - 1);
+    let n_z$1 = ((t67 * 2) - 1);
+    const t68 = (1 / Math.sqrt(((((n_x$1 * n_x$1) + (n_y$1 * n_y$1)) + (n_z$1 * n_z$1)) + 1e-12)));
+    n_x$1 = (n_x$1 * t68);
+    n_y$1 = (n_y$1 * t68);
+    n_z$1 = (n_z$1 * t68);
     let sg$1 = ((n_z$1 >= 0) ? 1 : (-1));
     let a$3 = ((-1) / (sg$1 + n_z$1));
     let b$1 = ((n_x$1 * n_y$1) * a$3);
@@ -246,79 +315,112 @@ export function flowNoise$(): void {
     let e2_x$1 = b$1;
     let e2_y$1 = (sg$1 + ((n_y$1 * n_y$1) * a$3));
     let e2_z$1 = (-n_y$1);
-    let count1$1 = ((1 + ((Math.imul((h_w$1 & 65535), t41) >>> 16) | 0)) | 0);
+    let count1$1 = ((1 + ((Math.imul((h_w$1 & 65535), t59) >>> 16) | 0)) | 0);
     let start1$1 = ((((h_w$1 >>> 16) | 0) >>> 0) * (1 / 65536));
-    let count2$1 = ((count1$1 + 1) + (((Math.imul((h_x$1 & 255), ((t41 - 1) | 0)) >>> 8) | 0) >>> 0));
-    count2$1 = (count2$1 - ((count2$1 > t41) ? t41 : 0));
+    let count2$1 = ((count1$1 + 1) + (((Math.imul((h_x$1 & 255), ((t59 - 1) | 0)) >>> 8) | 0) >>> 0));
+    count2$1 = (count2$1 - ((count2$1 > t59) ? t59 : 0));
     let start2$1 = (((h_y$1 & 255) >>> 0) * (1 / 256));
-    const t51 = (count1$1 * t40);
-    const t52 = ((t51 - Math.floor(t51)) + start1$1);
-    let r$2 = (t52 - Math.floor((t52 + 0.5)));
+    const t69 = (count1$1 * t58);
+    const t70 = ((t69 - Math.floor(t69)) + start1$1);
+    let r$2 = (t70 - Math.floor((t70 + 0.5)));
     let a$4 = Math.abs(r$2);
-    const t53 = (0.5 - a$4);
-    let q$2 = (Math.min(a$4, t53) * 6.283185307179586);
+    const t71 = (0.5 - a$4);
+    let q$2 = (Math.min(a$4, t71) * 6.283185307179586);
     let q2$2 = (q$2 * q$2);
     let s$3 = (q$2 * (1 + (q2$2 * ((-0.16666666667) + (q2$2 * (0.0083333333333 + (q2$2 * ((-0.00019841269841) + (q2$2 * (0.0000027557319224 + (q2$2 * (-2.5052108385e-8))))))))))));
-    const t54 = ((r$2 < 0) ? (-s$3) : s$3);
-    const t55 = (count2$1 * t40);
-    const t56 = ((t55 - Math.floor(t55)) + start2$1);
-    let r$3 = (t56 - Math.floor((t56 + 0.5)));
+    const t72 = ((r$2 < 0) ? (-s$3) : s$3);
+    const t73 = (count2$1 * t58);
+    const t74 = ((t73 - Math.floor(t73)) + start2$1);
+    let r$3 = (t74 - Math.floor((t74 + 0.5)));
     let a$5 = Math.abs(r$3);
-    const t57 = (0.5 - a$5);
-    let q$3 = (Math.min(a$5, t57) * 6.283185307179586);
+    const t75 = (0.5 - a$5);
+    let q$3 = (Math.min(a$5, t75) * 6.283185307179586);
     let q2$3 = (q$3 * q$3);
     let s$4 = (q$3 * (1 + (q2$3 * ((-0.16666666667) + (q2$3 * (0.0083333333333 + (q2$3 * ((-0.00019841269841) + (q2$3 * (0.0000027557319224 + (q2$3 * (-2.5052108385e-8))))))))))));
-    const t58 = ((r$3 < 0) ? (-s$4) : s$4);
-    let g_x$1 = ((e1_x$1 * t54) + (e2_x$1 * t58));
-    let g_y$1 = ((e1_y$1 * t54) + (e2_y$1 * t58));
-    let g_z$1 = ((e1_z$1 * t54) + (e2_z$1 * t58));
-    let gd$1 = (((g_x$1 * t30) + (g_y$1 * t31)) + (g_z$1 * t32));
+    const t76 = ((r$3 < 0) ? (-s$4) : s$4);
+    let g_x$1 = ((e1_x$1 * t72) + (e2_x$1 * t76));
+    let g_y$1 = ((e1_y$1 * t72) + (e2_y$1 * t76));
+    let g_z$1 = ((e1_z$1 * t72) + (e2_z$1 * t76));
+    let gd$1 = (((g_x$1 * t48) + (g_y$1 * t49)) + (g_z$1 * t50));
     let w2$1 = (w$1 * w$1);
     let w3$1 = (w2$1 * w$1);
-    const t59 = ((6 * w2$1) * gd$1);
-    grad_x$2 = (grad_x$2 + ((g_x$1 * w3$1) - (t30 * t59)));
-    grad_y$2 = (grad_y$2 + ((g_y$1 * w3$1) - (t31 * t59)));
-    grad_z$2 = (grad_z$2 + ((g_z$1 * w3$1) - (t32 * t59)));
+    const t77 = ((6 * w2$1) * gd$1);
+    grad_x$2 = (grad_x$2 + ((g_x$1 * w3$1) - (t48 * t77)));
+    grad_y$2 = (grad_y$2 + ((g_y$1 * w3$1) - (t49 * t77)));
+    grad_z$2 = (grad_z$2 + ((g_z$1 * w3$1) - (t50 * t77)));
     corner_r$1 = (w3$1 * gd$1);
-    break L42;
+    break L60;
   }
   grad_x = grad_x$2;
   grad_y = grad_y$2;
   grad_z = grad_z$2;
-  let t = corner_r$1;
-  s$2 = (s$2 + t);
-  const t60 = (fo_x - (q2_x * 0.5));
-  const t61 = (fo_y - (q2_y * 0.5));
-  const t62 = (fo_z - (q2_z * 0.5));
-  const t63 = ((base_x + q2_x) | 0);
-  const t64 = ((base_y + q2_y) | 0);
-  const t65 = ((base_z + q2_z) | 0);
-  const t66 = period2_x;
-  const t67 = period2_y;
-  const t68 = period2_z;
-  const t69 = seed;
-  const t70 = lap;
-  const t71 = cycles;
+  let t$1 = corner_r$1;
+  s = (s + t$1);
+  let t84 = 0, t85 = 0, t86 = 0;
+  if ((2 === 0)) {
+    t84 = 0;
+    t85 = 0;
+    t86 = 0;
+  } else {
+    let t81 = 0, t82 = 0, t83 = 0;
+    if ((2 === 1)) {
+      t81 = q1_x;
+      t82 = q1_y;
+      t83 = q1_z;
+    } else {
+      let t78 = 0, t79 = 0, t80 = 0;
+      if ((2 === 2)) {
+        t78 = q2_x;
+        t79 = q2_y;
+        t80 = q2_z;
+      } else {
+        t78 = 1;
+        t79 = 1;
+        t80 = 1;
+      }
+      t81 = t78;
+      t82 = t79;
+      t83 = t80;
+    }
+    t84 = t81;
+    t85 = t82;
+    t86 = t83;
+  }
+  let q_x$2 = t84;
+  let q_y$2 = t85;
+  let q_z$2 = t86;
+  const t87 = (fo_x - (q_x$2 * 0.5));
+  const t88 = (fo_y - (q_y$2 * 0.5));
+  const t89 = (fo_z - (q_z$2 * 0.5));
+  const t90 = ((base_x + q_x$2) | 0);
+  const t91 = ((base_y + q_y$2) | 0);
+  const t92 = ((base_z + q_z$2) | 0);
+  const t93 = period2_x;
+  const t94 = period2_y;
+  const t95 = period2_z;
+  const t96 = seed;
+  const t97 = lap;
+  const t98 = cycles;
   let grad_x$3 = grad_x;
   let grad_y$3 = grad_y;
   let grad_z$3 = grad_z;
   let corner_r$2 = 0;
-  L72: {
-    let w$2 = (0.5 - (((t60 * t60) + (t61 * t61)) + (t62 * t62)));
+  L99: {
+    let w$2 = (0.5 - (((t87 * t87) + (t88 * t88)) + (t89 * t89)));
     if ((w$2 <= 0)) {
       corner_r$2 = 0;
-      break L72;
+      break L99;
     }
-    let m_x$2 = t63;
-    let m_y$2 = t64;
-    let m_z$2 = t65;
-    m_x$2 = ((m_x$2 + ((m_x$2 < 0) ? t66 : ((m_x$2 >= t66) ? ((-t66) | 0) : 0))) | 0);
-    m_y$2 = ((m_y$2 + ((m_y$2 < 0) ? t67 : ((m_y$2 >= t67) ? ((-t67) | 0) : 0))) | 0);
-    m_z$2 = ((m_z$2 + ((m_z$2 < 0) ? t68 : ((m_z$2 >= t68) ? ((-t68) | 0) : 0))) | 0);
+    let m_x$2 = t90;
+    let m_y$2 = t91;
+    let m_z$2 = t92;
+    m_x$2 = ((m_x$2 + ((m_x$2 < 0) ? t93 : ((m_x$2 >= t93) ? ((-t93) | 0) : 0))) | 0);
+    m_y$2 = ((m_y$2 + ((m_y$2 < 0) ? t94 : ((m_y$2 >= t94) ? ((-t94) | 0) : 0))) | 0);
+    m_z$2 = ((m_z$2 + ((m_z$2 < 0) ? t95 : ((m_z$2 >= t95) ? ((-t95) | 0) : 0))) | 0);
     let v_x$2 = m_x$2;
     let v_y$2 = m_y$2;
     let v_z$2 = m_z$2;
-    let v_w$2 = t69;
+    let v_w$2 = t96;
     v_x$2 = ((Math.imul(v_x$2, 1664525) + 1013904223) | 0);
     v_y$2 = ((Math.imul(v_y$2, 1664525) + 1013904223) | 0);
     v_z$2 = ((Math.imul(v_z$2, 1664525) + 1013904223) | 0);
@@ -335,24 +437,24 @@ export function flowNoise$(): void {
     v_y$2 = ((v_y$2 + Math.imul(v_z$2, v_x$2)) | 0);
     v_z$2 = ((v_z$2 + Math.imul(v_x$2, v_y$2)) | 0);
     v_w$2 = ((v_w$2 + Math.imul(v_y$2, v_z$2)) | 0);
-    const t73 = v_x$2;
-    const t74 = v_y$2;
-    const t75 = v_z$2;
-    const t76 = v_w$2;
-    let h_x$2 = t73;
-    let h_y$2 = t74;
-    let h_z$2 = t75;
-    let h_w$2 = t76;
-    const t77 = ((((h_x$2 >>> 8) | 0) >>> 0) * (1 / 16777216));
-    const t78 = ((((h_y$2 >>> 8) | 0) >>> 0) * (1 / 16777216));
-    const t79 = ((((h_z$2 >>> 8) | 0) >>> 0) * (1 / 16777216));
-    let n_x$2 = ((t77 * 2) - 1);
-    let n_y$2 = ((t78 * 2) - 1);
-    let n_z$2 = ((t79 * 2) - 1);
-    const t80 = (1 / Math.sqrt(((((n_x$2 * n_x$2) + (n_y$2 * n_y$2)) + (n_z$2 * n_z$2)) + 1e-12)));
-    n_x$2 = (n_x$2 * t80);
-    n_y$2 = (n_y$2 * t80);
-    n_z$2 = (n_z$2 * t80);
+    const t100 = v_x$2;
+    const t101 = v_y$2;
+    const t102 = v_z$2;
+    const t103 = v_w$2;
+    let h_x$2 = t100;
+    let h_y$2 = t101;
+    let h_z$2 = t102;
+    let h_w$2 = t103;
+    const t104 = ((((h_x$2 >>> 8) | 0) >>> 0) * (1 / 16777216));
+    const t105 = ((((h_y$2 >>> 8) | 0) >>> 0) * (1 / 16777216));
+    const t106 = ((((h_z$2 >>> 8) | 0) >>> 0) * (1 / 16777216));
+    let n_x$2 = ((t104 * 2) - 1);
+    let n_y$2 = ((t105 * 2) - 1);
+    let n_z$2 = ((t106 * 2) - 1);
+    const t107 = (1 / Math.sqrt(((((n_x$2 * n_x$2) + (n_y$2 * n_y$2)) + (n_z$2 * n_z$2)) + 1e-12)));
+    n_x$2 = (n_x$2 * t107);
+    n_y$2 = (n_y$2 * t107);
+    n_z$2 = (n_z$2 * t107);
     let sg$2 = ((n_z$2 >= 0) ? 1 : (-1));
     let a$6 = ((-1) / (sg$2 + n_z$2));
     let b$2 = ((n_x$2 * n_y$2) * a$6);
@@ -362,79 +464,112 @@ export function flowNoise$(): void {
     let e2_x$2 = b$2;
     let e2_y$2 = (sg$2 + ((n_y$2 * n_y$2) * a$6));
     let e2_z$2 = (-n_y$2);
-    let count1$2 = ((1 + ((Math.imul((h_w$2 & 65535), t71) >>> 16) | 0)) | 0);
+    let count1$2 = ((1 + ((Math.imul((h_w$2 & 65535), t98) >>> 16) | 0)) | 0);
     let start1$2 = ((((h_w$2 >>> 16) | 0) >>> 0) * (1 / 65536));
-    let count2$2 = ((count1$2 + 1) + (((Math.imul((h_x$2 & 255), ((t71 - 1) | 0)) >>> 8) | 0) >>> 0));
-    count2$2 = (count2$2 - ((count2$2 > t71) ? t71 : 0));
+    let count2$2 = ((count1$2 + 1) + (((Math.imul((h_x$2 & 255), ((t98 - 1) | 0)) >>> 8) | 0) >>> 0));
+    count2$2 = (count2$2 - ((count2$2 > t98) ? t98 : 0));
     let start2$2 = (((h_y$2 & 255) >>> 0) * (1 / 256));
-    const t81 = (count1$2 * t70);
-    const t82 = ((t81 - Math.floor(t81)) + start1$2);
-    let r$4 = (t82 - Math.floor((t82 + 0.5)));
+    const t108 = (count1$2 * t97);
+    const t109 = ((t108 - Math.floor(t108)) + start1$2);
+    let r$4 = (t109 - Math.floor((t109 + 0.5)));
     let a$7 = Math.abs(r$4);
-    const t83 = (0.5 - a$7);
-    let q$4 = (Math.min(a$7, t83) * 6.283185307179586);
+    const t110 = (0.5 - a$7);
+    let q$4 = (Math.min(a$7, t110) * 6.283185307179586);
     let q2$4 = (q$4 * q$4);
     let s$5 = (q$4 * (1 + (q2$4 * ((-0.16666666667) + (q2$4 * (0.0083333333333 + (q2$4 * ((-0.00019841269841) + (q2$4 * (0.0000027557319224 + (q2$4 * (-2.5052108385e-8))))))))))));
-    const t84 = ((r$4 < 0) ? (-s$5) : s$5);
-    const t85 = (count2$2 * t70);
-    const t86 = ((t85 - Math.floor(t85)) + start2$2);
-    let r$5 = (t86 - Math.floor((t86 + 0.5)));
+    const t111 = ((r$4 < 0) ? (-s$5) : s$5);
+    const t112 = (count2$2 * t97);
+    const t113 = ((t112 - Math.floor(t112)) + start2$2);
+    let r$5 = (t113 - Math.floor((t113 + 0.5)));
     let a$8 = Math.abs(r$5);
-    const t87 = (0.5 - a$8);
-    let q$5 = (Math.min(a$8, t87) * 6.283185307179586);
+    const t114 = (0.5 - a$8);
+    let q$5 = (Math.min(a$8, t114) * 6.283185307179586);
     let q2$5 = (q$5 * q$5);
     let s$6 = (q$5 * (1 + (q2$5 * ((-0.16666666667) + (q2$5 * (0.0083333333333 + (q2$5 * ((-0.00019841269841) + (q2$5 * (0.0000027557319224 + (q2$5 * (-2.5052108385e-8))))))))))));
-    const t88 = ((r$5 < 0) ? (-s$6) : s$6);
-    let g_x$2 = ((e1_x$2 * t84) + (e2_x$2 * t88));
-    let g_y$2 = ((e1_y$2 * t84) + (e2_y$2 * t88));
-    let g_z$2 = ((e1_z$2 * t84) + (e2_z$2 * t88));
-    let gd$2 = (((g_x$2 * t60) + (g_y$2 * t61)) + (g_z$2 * t62));
+    const t115 = ((r$5 < 0) ? (-s$6) : s$6);
+    let g_x$2 = ((e1_x$2 * t111) + (e2_x$2 * t115));
+    let g_y$2 = ((e1_y$2 * t111) + (e2_y$2 * t115));
+    let g_z$2 = ((e1_z$2 * t111) + (e2_z$2 * t115));
+    let gd$2 = (((g_x$2 * t87) + (g_y$2 * t88)) + (g_z$2 * t89));
     let w2$2 = (w$2 * w$2);
     let w3$2 = (w2$2 * w$2);
-    const t89 = ((6 * w2$2) * gd$2);
-    grad_x$3 = (grad_x$3 + ((g_x$2 * w3$2) - (t60 * t89)));
-    grad_y$3 = (grad_y$3 + ((g_y$2 * w3$2) - (t61 * t89)));
-    grad_z$3 = (grad_z$3 + ((g_z$2 * w3$2) - (t62 * t89)));
+    const t116 = ((6 * w2$2) * gd$2);
+    grad_x$3 = (grad_x$3 + ((g_x$2 * w3$2) - (t87 * t116)));
+    grad_y$3 = (grad_y$3 + ((g_y$2 * w3$2) - (t88 * t116)));
+    grad_z$3 = (grad_z$3 + ((g_z$2 * w3$2) - (t89 * t116)));
     corner_r$2 = (w3$2 * gd$2);
-    break L72;
+    break L99;
   }
   grad_x = grad_x$3;
   grad_y = grad_y$3;
   grad_z = grad_z$3;
-  t = corner_r$2;
-  s$2 = (s$2 + t);
-  const t90 = (fo_x - 0.5);
-  const t91 = (fo_y - 0.5);
-  const t92 = (fo_z - 0.5);
-  const t93 = ((base_x + 1) | 0);
-  const t94 = ((base_y + 1) | 0);
-  const t95 = ((base_z + 1) | 0);
-  const t96 = period2_x;
-  const t97 = period2_y;
-  const t98 = period2_z;
-  const t99 = seed;
-  const t100 = lap;
-  const t101 = cycles;
+  let t$2 = corner_r$2;
+  s = (s + t$2);
+  let t123 = 0, t124 = 0, t125 = 0;
+  if ((3 === 0)) {
+    t123 = 0;
+    t124 = 0;
+    t125 = 0;
+  } else {
+    let t120 = 0, t121 = 0, t122 = 0;
+    if ((3 === 1)) {
+      t120 = q1_x;
+      t121 = q1_y;
+      t122 = q1_z;
+    } else {
+      let t117 = 0, t118 = 0, t119 = 0;
+      if ((3 === 2)) {
+        t117 = q2_x;
+        t118 = q2_y;
+        t119 = q2_z;
+      } else {
+        t117 = 1;
+        t118 = 1;
+        t119 = 1;
+      }
+      t120 = t117;
+      t121 = t118;
+      t122 = t119;
+    }
+    t123 = t120;
+    t124 = t121;
+    t125 = t122;
+  }
+  let q_x$3 = t123;
+  let q_y$3 = t124;
+  let q_z$3 = t125;
+  const t126 = (fo_x - (q_x$3 * 0.5));
+  const t127 = (fo_y - (q_y$3 * 0.5));
+  const t128 = (fo_z - (q_z$3 * 0.5));
+  const t129 = ((base_x + q_x$3) | 0);
+  const t130 = ((base_y + q_y$3) | 0);
+  const t131 = ((base_z + q_z$3) | 0);
+  const t132 = period2_x;
+  const t133 = period2_y;
+  const t134 = period2_z;
+  const t135 = seed;
+  const t136 = lap;
+  const t137 = cycles;
   let grad_x$4 = grad_x;
   let grad_y$4 = grad_y;
   let grad_z$4 = grad_z;
   let corner_r$3 = 0;
-  L102: {
-    let w$3 = (0.5 - (((t90 * t90) + (t91 * t91)) + (t92 * t92)));
+  L138: {
+    let w$3 = (0.5 - (((t126 * t126) + (t127 * t127)) + (t128 * t128)));
     if ((w$3 <= 0)) {
       corner_r$3 = 0;
-      break L102;
+      break L138;
     }
-    let m_x$3 = t93;
-    let m_y$3 = t94;
-    let m_z$3 = t95;
-    m_x$3 = ((m_x$3 + ((m_x$3 < 0) ? t96 : ((m_x$3 >= t96) ? ((-t96) | 0) : 0))) | 0);
-    m_y$3 = ((m_y$3 + ((m_y$3 < 0) ? t97 : ((m_y$3 >= t97) ? ((-t97) | 0) : 0))) | 0);
-    m_z$3 = ((m_z$3 + ((m_z$3 < 0) ? t98 : ((m_z$3 >= t98) ? ((-t98) | 0) : 0))) | 0);
+    let m_x$3 = t129;
+    let m_y$3 = t130;
+    let m_z$3 = t131;
+    m_x$3 = ((m_x$3 + ((m_x$3 < 0) ? t132 : ((m_x$3 >= t132) ? ((-t132) | 0) : 0))) | 0);
+    m_y$3 = ((m_y$3 + ((m_y$3 < 0) ? t133 : ((m_y$3 >= t133) ? ((-t133) | 0) : 0))) | 0);
+    m_z$3 = ((m_z$3 + ((m_z$3 < 0) ? t134 : ((m_z$3 >= t134) ? ((-t134) | 0) : 0))) | 0);
     let v_x$3 = m_x$3;
     let v_y$3 = m_y$3;
     let v_z$3 = m_z$3;
-    let v_w$3 = t99;
+    let v_w$3 = t135;
     v_x$3 = ((Math.imul(v_x$3, 1664525) + 1013904223) | 0);
     v_y$3 = ((Math.imul(v_y$3, 1664525) + 1013904223) | 0);
     v_z$3 = ((Math.imul(v_z$3, 1664525) + 1013904223) | 0);
@@ -451,24 +586,24 @@ export function flowNoise$(): void {
     v_y$3 = ((v_y$3 + Math.imul(v_z$3, v_x$3)) | 0);
     v_z$3 = ((v_z$3 + Math.imul(v_x$3, v_y$3)) | 0);
     v_w$3 = ((v_w$3 + Math.imul(v_y$3, v_z$3)) | 0);
-    const t103 = v_x$3;
-    const t104 = v_y$3;
-    const t105 = v_z$3;
-    const t106 = v_w$3;
-    let h_x$3 = t103;
-    let h_y$3 = t104;
-    let h_z$3 = t105;
-    let h_w$3 = t106;
-    const t107 = ((((h_x$3 >>> 8) | 0) >>> 0) * (1 / 16777216));
-    const t108 = ((((h_y$3 >>> 8) | 0) >>> 0) * (1 / 16777216));
-    const t109 = ((((h_z$3 >>> 8) | 0) >>> 0) * (1 / 16777216));
-    let n_x$3 = ((t107 * 2) - 1);
-    let n_y$3 = ((t108 * 2) - 1);
-    let n_z$3 = ((t109 * 2) - 1);
-    const t110 = (1 / Math.sqrt(((((n_x$3 * n_x$3) + (n_y$3 * n_y$3)) + (n_z$3 * n_z$3)) + 1e-12)));
-    n_x$3 = (n_x$3 * t110);
-    n_y$3 = (n_y$3 * t110);
-    n_z$3 = (n_z$3 * t110);
+    const t139 = v_x$3;
+    const t140 = v_y$3;
+    const t141 = v_z$3;
+    const t142 = v_w$3;
+    let h_x$3 = t139;
+    let h_y$3 = t140;
+    let h_z$3 = t141;
+    let h_w$3 = t142;
+    const t143 = ((((h_x$3 >>> 8) | 0) >>> 0) * (1 / 16777216));
+    const t144 = ((((h_y$3 >>> 8) | 0) >>> 0) * (1 / 16777216));
+    const t145 = ((((h_z$3 >>> 8) | 0) >>> 0) * (1 / 16777216));
+    let n_x$3 = ((t143 * 2) - 1);
+    let n_y$3 = ((t144 * 2) - 1);
+    let n_z$3 = ((t145 * 2) - 1);
+    const t146 = (1 / Math.sqrt(((((n_x$3 * n_x$3) + (n_y$3 * n_y$3)) + (n_z$3 * n_z$3)) + 1e-12)));
+    n_x$3 = (n_x$3 * t146);
+    n_y$3 = (n_y$3 * t146);
+    n_z$3 = (n_z$3 * t146);
     let sg$3 = ((n_z$3 >= 0) ? 1 : (-1));
     let a$9 = ((-1) / (sg$3 + n_z$3));
     let b$3 = ((n_x$3 * n_y$3) * a$9);
@@ -478,51 +613,51 @@ export function flowNoise$(): void {
     let e2_x$3 = b$3;
     let e2_y$3 = (sg$3 + ((n_y$3 * n_y$3) * a$9));
     let e2_z$3 = (-n_y$3);
-    let count1$3 = ((1 + ((Math.imul((h_w$3 & 65535), t101) >>> 16) | 0)) | 0);
+    let count1$3 = ((1 + ((Math.imul((h_w$3 & 65535), t137) >>> 16) | 0)) | 0);
     let start1$3 = ((((h_w$3 >>> 16) | 0) >>> 0) * (1 / 65536));
-    let count2$3 = ((count1$3 + 1) + (((Math.imul((h_x$3 & 255), ((t101 - 1) | 0)) >>> 8) | 0) >>> 0));
-    count2$3 = (count2$3 - ((count2$3 > t101) ? t101 : 0));
+    let count2$3 = ((count1$3 + 1) + (((Math.imul((h_x$3 & 255), ((t137 - 1) | 0)) >>> 8) | 0) >>> 0));
+    count2$3 = (count2$3 - ((count2$3 > t137) ? t137 : 0));
     let start2$3 = (((h_y$3 & 255) >>> 0) * (1 / 256));
-    const t111 = (count1$3 * t100);
-    const t112 = ((t111 - Math.floor(t111)) + start1$3);
-    let r$6 = (t112 - Math.floor((t112 + 0.5)));
+    const t147 = (count1$3 * t136);
+    const t148 = ((t147 - Math.floor(t147)) + start1$3);
+    let r$6 = (t148 - Math.floor((t148 + 0.5)));
     let a$10 = Math.abs(r$6);
-    const t113 = (0.5 - a$10);
-    let q$6 = (Math.min(a$10, t113) * 6.283185307179586);
+    const t149 = (0.5 - a$10);
+    let q$6 = (Math.min(a$10, t149) * 6.283185307179586);
     let q2$6 = (q$6 * q$6);
     let s$7 = (q$6 * (1 + (q2$6 * ((-0.16666666667) + (q2$6 * (0.0083333333333 + (q2$6 * ((-0.00019841269841) + (q2$6 * (0.0000027557319224 + (q2$6 * (-2.5052108385e-8))))))))))));
-    const t114 = ((r$6 < 0) ? (-s$7) : s$7);
-    const t115 = (count2$3 * t100);
-    const t116 = ((t115 - Math.floor(t115)) + start2$3);
-    let r$7 = (t116 - Math.floor((t116 + 0.5)));
+    const t150 = ((r$6 < 0) ? (-s$7) : s$7);
+    const t151 = (count2$3 * t136);
+    const t152 = ((t151 - Math.floor(t151)) + start2$3);
+    let r$7 = (t152 - Math.floor((t152 + 0.5)));
     let a$11 = Math.abs(r$7);
-    const t117 = (0.5 - a$11);
-    let q$7 = (Math.min(a$11, t117) * 6.283185307179586);
+    const t153 = (0.5 - a$11);
+    let q$7 = (Math.min(a$11, t153) * 6.283185307179586);
     let q2$7 = (q$7 * q$7);
     let s$8 = (q$7 * (1 + (q2$7 * ((-0.16666666667) + (q2$7 * (0.0083333333333 + (q2$7 * ((-0.00019841269841) + (q2$7 * (0.0000027557319224 + (q2$7 * (-2.5052108385e-8))))))))))));
-    const t118 = ((r$7 < 0) ? (-s$8) : s$8);
-    let g_x$3 = ((e1_x$3 * t114) + (e2_x$3 * t118));
-    let g_y$3 = ((e1_y$3 * t114) + (e2_y$3 * t118));
-    let g_z$3 = ((e1_z$3 * t114) + (e2_z$3 * t118));
-    let gd$3 = (((g_x$3 * t90) + (g_y$3 * t91)) + (g_z$3 * t92));
+    const t154 = ((r$7 < 0) ? (-s$8) : s$8);
+    let g_x$3 = ((e1_x$3 * t150) + (e2_x$3 * t154));
+    let g_y$3 = ((e1_y$3 * t150) + (e2_y$3 * t154));
+    let g_z$3 = ((e1_z$3 * t150) + (e2_z$3 * t154));
+    let gd$3 = (((g_x$3 * t126) + (g_y$3 * t127)) + (g_z$3 * t128));
     let w2$3 = (w$3 * w$3);
     let w3$3 = (w2$3 * w$3);
-    const t119 = ((6 * w2$3) * gd$3);
-    grad_x$4 = (grad_x$4 + ((g_x$3 * w3$3) - (t90 * t119)));
-    grad_y$4 = (grad_y$4 + ((g_y$3 * w3$3) - (t91 * t119)));
-    grad_z$4 = (grad_z$4 + ((g_z$3 * w3$3) - (t92 * t119)));
+    const t155 = ((6 * w2$3) * gd$3);
+    grad_x$4 = (grad_x$4 + ((g_x$3 * w3$3) - (t126 * t155)));
+    grad_y$4 = (grad_y$4 + ((g_y$3 * w3$3) - (t127 * t155)));
+    grad_z$4 = (grad_z$4 + ((g_z$3 * w3$3) - (t128 * t155)));
     corner_r$3 = (w3$3 * gd$3);
-    break L102;
+    break L138;
   }
   grad_x = grad_x$4;
   grad_y = grad_y$4;
   grad_z = grad_z$4;
-  t = corner_r$3;
-  s$2 = (s$2 + t);
+  let t$3 = corner_r$3;
+  s = (s + t$3);
   grad_x = (grad_x * 27);
   grad_y = (grad_y * 27);
   grad_z = (grad_z * 27);
-  RF[0] = (s$2 * 27);
+  RF[0] = (s * 27);
   RF[1] = grad_x;
   RF[2] = grad_y;
   RF[3] = grad_z;
@@ -547,13 +682,16 @@ export function curl$(): void {
   let c_x = 0;
   let c_y = 0;
   let c_z = 0;
+  let grad_x = 0;
+  let grad_y = 0;
+  let grad_z = 0;
   RF[0] = p_x;
   RF[1] = p_y;
   RF[2] = p_z;
   RI[0] = period_x;
   RI[1] = period_y;
   RI[2] = period_z;
-  RI[3] = seed;
+  RI[3] = ((seed + 0) | 0);
   RF[3] = lap;
   RI[4] = cycles;
   flowNoise$();
@@ -561,10 +699,28 @@ export function curl$(): void {
   const t1 = RF[1];
   const t2 = RF[2];
   const t3 = RF[3];
-  a_x = t1;
-  a_y = t2;
-  a_z = t3;
+  grad_x = t1;
+  grad_y = t2;
+  grad_z = t3;
   let unused = t0;
+  if ((0 === 0)) {
+    a_x = grad_x;
+    a_y = grad_y;
+    a_z = grad_z;
+  }
+  if ((0 === 1)) {
+    b_x = grad_x;
+    b_y = grad_y;
+    b_z = grad_z;
+  }
+  if ((0 === 2)) {
+    c_x = grad_x;
+    c_y = grad_y;
+    c_z = grad_z;
+  }
+  let grad_x$1 = 0;
+  let grad_y$1 = 0;
+  let grad_z$1 = 0;
   RF[0] = p_x;
   RF[1] = p_y;
   RF[2] = p_z;
@@ -579,10 +735,28 @@ export function curl$(): void {
   const t5 = RF[1];
   const t6 = RF[2];
   const t7 = RF[3];
-  b_x = t5;
-  b_y = t6;
-  b_z = t7;
-  unused = t4;
+  grad_x$1 = t5;
+  grad_y$1 = t6;
+  grad_z$1 = t7;
+  let unused$1 = t4;
+  if ((1 === 0)) {
+    a_x = grad_x$1;
+    a_y = grad_y$1;
+    a_z = grad_z$1;
+  }
+  if ((1 === 1)) {
+    b_x = grad_x$1;
+    b_y = grad_y$1;
+    b_z = grad_z$1;
+  }
+  if ((1 === 2)) {
+    c_x = grad_x$1;
+    c_y = grad_y$1;
+    c_z = grad_z$1;
+  }
+  let grad_x$2 = 0;
+  let grad_y$2 = 0;
+  let grad_z$2 = 0;
   RF[0] = p_x;
   RF[1] = p_y;
   RF[2] = p_z;
@@ -597,10 +771,25 @@ export function curl$(): void {
   const t9 = RF[1];
   const t10 = RF[2];
   const t11 = RF[3];
-  c_x = t9;
-  c_y = t10;
-  c_z = t11;
-  unused = t8;
+  grad_x$2 = t9;
+  grad_y$2 = t10;
+  grad_z$2 = t11;
+  let unused$2 = t8;
+  if ((2 === 0)) {
+    a_x = grad_x$2;
+    a_y = grad_y$2;
+    a_z = grad_z$2;
+  }
+  if ((2 === 1)) {
+    b_x = grad_x$2;
+    b_y = grad_y$2;
+    b_z = grad_z$2;
+  }
+  if ((2 === 2)) {
+    c_x = grad_x$2;
+    c_y = grad_y$2;
+    c_z = grad_z$2;
+  }
   RF[0] = (c_y - b_z);
   RF[1] = (a_z - c_x);
   RF[2] = (b_x - a_y);
@@ -623,93 +812,38 @@ export function driftElement(weight: number, seed: number, amount: number, scale
   let q_x = (position_x * scale_x);
   let q_y = (position_y * scale_y);
   let q_z = (position_z * scale_z);
-  RF[0] = q_x;
-  RF[1] = q_y;
-  RF[2] = q_z;
-  RI[0] = period_x;
-  RI[1] = period_y;
-  RI[2] = period_z;
-  RI[3] = ((seed + 11) | 0);
-  RF[3] = lap;
-  RI[4] = cycles;
-  curl$();
-  const t0 = RF[0];
-  const t1 = RF[1];
-  const t2 = RF[2];
-  let carried_x = t0;
-  let carried_y = t1;
-  let carried_z = t2;
-  if ((octaves > 1)) {
-    RF[0] = ((q_x * 2) + 0.37);
-    RF[1] = ((q_y * 2) + 0.37);
-    RF[2] = ((q_z * 2) + 0.37);
-    RI[0] = Math.imul(period_x, 2);
-    RI[1] = Math.imul(period_y, 2);
-    RI[2] = Math.imul(period_z, 2);
-    RI[3] = ((seed + 14) | 0);
+  let carried_x = 0;
+  let carried_y = 0;
+  let carried_z = 0;
+  for (let i = 0; i < 5; i += 1) {
+    if ((i >= octaves)) {
+      break;
+    }
+    let times = (1 << i);
+    const t0 = (i * 0.37);
+    const t1 = (t0 - Math.floor(t0));
+    let at_x = ((q_x * times) + t1);
+    let at_y = ((q_y * times) + t1);
+    let at_z = ((q_z * times) + t1);
+    RF[0] = at_x;
+    RF[1] = at_y;
+    RF[2] = at_z;
+    RI[0] = Math.imul(period_x, times);
+    RI[1] = Math.imul(period_y, times);
+    RI[2] = Math.imul(period_z, times);
+    RI[3] = ((((seed + 11) | 0) + Math.imul(3, i)) | 0);
     RF[3] = lap;
     RI[4] = cycles;
     curl$();
-    const t3 = RF[0];
-    const t4 = RF[1];
-    const t5 = RF[2];
-    carried_x = (carried_x + (t3 * 0.5));
-    carried_y = (carried_y + (t4 * 0.5));
-    carried_z = (carried_z + (t5 * 0.5));
-  }
-  if ((octaves > 2)) {
-    RF[0] = ((q_x * 4) + 0.71);
-    RF[1] = ((q_y * 4) + 0.71);
-    RF[2] = ((q_z * 4) + 0.71);
-    RI[0] = Math.imul(period_x, 4);
-    RI[1] = Math.imul(period_y, 4);
-    RI[2] = Math.imul(period_z, 4);
-    RI[3] = ((seed + 17) | 0);
-    RF[3] = lap;
-    RI[4] = cycles;
-    curl$();
-    const t6 = RF[0];
-    const t7 = RF[1];
-    const t8 = RF[2];
-    carried_x = (carried_x + (t6 * 0.25));
-    carried_y = (carried_y + (t7 * 0.25));
-    carried_z = (carried_z + (t8 * 0.25));
-  }
-  if ((octaves > 3)) {
-    RF[0] = ((q_x * 8) + 0.13);
-    RF[1] = ((q_y * 8) + 0.13);
-    RF[2] = ((q_z * 8) + 0.13);
-    RI[0] = Math.imul(period_x, 8);
-    RI[1] = Math.imul(period_y, 8);
-    RI[2] = Math.imul(period_z, 8);
-    RI[3] = ((seed + 20) | 0);
-    RF[3] = lap;
-    RI[4] = cycles;
-    curl$();
-    const t9 = RF[0];
-    const t10 = RF[1];
-    const t11 = RF[2];
-    carried_x = (carried_x + (t9 * 0.125));
-    carried_y = (carried_y + (t10 * 0.125));
-    carried_z = (carried_z + (t11 * 0.125));
-  }
-  if ((octaves > 4)) {
-    RF[0] = ((q_x * 16) + 0.59);
-    RF[1] = ((q_y * 16) + 0.59);
-    RF[2] = ((q_z * 16) + 0.59);
-    RI[0] = Math.imul(period_x, 16);
-    RI[1] = Math.imul(period_y, 16);
-    RI[2] = Math.imul(period_z, 16);
-    RI[3] = ((seed + 23) | 0);
-    RF[3] = lap;
-    RI[4] = cycles;
-    curl$();
-    const t12 = RF[0];
-    const t13 = RF[1];
-    const t14 = RF[2];
-    carried_x = (carried_x + (t12 * 0.0625));
-    carried_y = (carried_y + (t13 * 0.0625));
-    carried_z = (carried_z + (t14 * 0.0625));
+    const t2 = RF[0];
+    const t3 = RF[1];
+    const t4 = RF[2];
+    let swirl_x = t2;
+    let swirl_y = t3;
+    let swirl_z = t4;
+    carried_x = (carried_x + (swirl_x / times));
+    carried_y = (carried_y + (swirl_y / times));
+    carried_z = (carried_z + (swirl_z / times));
   }
   position_x = (position_x + (carried_x * much));
   position_y = (position_y + (carried_y * much));
@@ -736,93 +870,38 @@ export function driftRun(first: number, end: number, weightA: Float32Array, seed
     let q_x = (position_x * scale_x);
     let q_y = (position_y * scale_y);
     let q_z = (position_z * scale_z);
-    RF[0] = q_x;
-    RF[1] = q_y;
-    RF[2] = q_z;
-    RI[0] = period_x;
-    RI[1] = period_y;
-    RI[2] = period_z;
-    RI[3] = ((seed + 11) | 0);
-    RF[3] = lap;
-    RI[4] = cycles;
-    curl$();
-    const t5 = RF[0];
-    const t6 = RF[1];
-    const t7 = RF[2];
-    let carried_x = t5;
-    let carried_y = t6;
-    let carried_z = t7;
-    if ((octaves > 1)) {
-      RF[0] = ((q_x * 2) + 0.37);
-      RF[1] = ((q_y * 2) + 0.37);
-      RF[2] = ((q_z * 2) + 0.37);
-      RI[0] = Math.imul(period_x, 2);
-      RI[1] = Math.imul(period_y, 2);
-      RI[2] = Math.imul(period_z, 2);
-      RI[3] = ((seed + 14) | 0);
+    let carried_x = 0;
+    let carried_y = 0;
+    let carried_z = 0;
+    for (let i = 0; i < 5; i += 1) {
+      if ((i >= octaves)) {
+        break;
+      }
+      let times = (1 << i);
+      const t5 = (i * 0.37);
+      const t6 = (t5 - Math.floor(t5));
+      let at_x = ((q_x * times) + t6);
+      let at_y = ((q_y * times) + t6);
+      let at_z = ((q_z * times) + t6);
+      RF[0] = at_x;
+      RF[1] = at_y;
+      RF[2] = at_z;
+      RI[0] = Math.imul(period_x, times);
+      RI[1] = Math.imul(period_y, times);
+      RI[2] = Math.imul(period_z, times);
+      RI[3] = ((((seed + 11) | 0) + Math.imul(3, i)) | 0);
       RF[3] = lap;
       RI[4] = cycles;
       curl$();
-      const t8 = RF[0];
-      const t9 = RF[1];
-      const t10 = RF[2];
-      carried_x = (carried_x + (t8 * 0.5));
-      carried_y = (carried_y + (t9 * 0.5));
-      carried_z = (carried_z + (t10 * 0.5));
-    }
-    if ((octaves > 2)) {
-      RF[0] = ((q_x * 4) + 0.71);
-      RF[1] = ((q_y * 4) + 0.71);
-      RF[2] = ((q_z * 4) + 0.71);
-      RI[0] = Math.imul(period_x, 4);
-      RI[1] = Math.imul(period_y, 4);
-      RI[2] = Math.imul(period_z, 4);
-      RI[3] = ((seed + 17) | 0);
-      RF[3] = lap;
-      RI[4] = cycles;
-      curl$();
-      const t11 = RF[0];
-      const t12 = RF[1];
-      const t13 = RF[2];
-      carried_x = (carried_x + (t11 * 0.25));
-      carried_y = (carried_y + (t12 * 0.25));
-      carried_z = (carried_z + (t13 * 0.25));
-    }
-    if ((octaves > 3)) {
-      RF[0] = ((q_x * 8) + 0.13);
-      RF[1] = ((q_y * 8) + 0.13);
-      RF[2] = ((q_z * 8) + 0.13);
-      RI[0] = Math.imul(period_x, 8);
-      RI[1] = Math.imul(period_y, 8);
-      RI[2] = Math.imul(period_z, 8);
-      RI[3] = ((seed + 20) | 0);
-      RF[3] = lap;
-      RI[4] = cycles;
-      curl$();
-      const t14 = RF[0];
-      const t15 = RF[1];
-      const t16 = RF[2];
-      carried_x = (carried_x + (t14 * 0.125));
-      carried_y = (carried_y + (t15 * 0.125));
-      carried_z = (carried_z + (t16 * 0.125));
-    }
-    if ((octaves > 4)) {
-      RF[0] = ((q_x * 16) + 0.59);
-      RF[1] = ((q_y * 16) + 0.59);
-      RF[2] = ((q_z * 16) + 0.59);
-      RI[0] = Math.imul(period_x, 16);
-      RI[1] = Math.imul(period_y, 16);
-      RI[2] = Math.imul(period_z, 16);
-      RI[3] = ((seed + 23) | 0);
-      RF[3] = lap;
-      RI[4] = cycles;
-      curl$();
-      const t17 = RF[0];
-      const t18 = RF[1];
-      const t19 = RF[2];
-      carried_x = (carried_x + (t17 * 0.0625));
-      carried_y = (carried_y + (t18 * 0.0625));
-      carried_z = (carried_z + (t19 * 0.0625));
+      const t7 = RF[0];
+      const t8 = RF[1];
+      const t9 = RF[2];
+      let swirl_x = t7;
+      let swirl_y = t8;
+      let swirl_z = t9;
+      carried_x = (carried_x + (swirl_x / times));
+      carried_y = (carried_y + (swirl_y / times));
+      carried_z = (carried_z + (swirl_z / times));
     }
     position_x = (position_x + (carried_x * much));
     position_y = (position_y + (carried_y * much));
@@ -846,11 +925,15 @@ void driftElement(float weight, uint seed, float amount, vec3 scale, ivec3 perio
   float much = amount * weight * 0.39;
   if (much == 0.0) return;
   vec3 q = position * scale;
-  vec3 carried = curl(q, period, seed + 11u, lap, cycles);
-  if (octaves > 1) carried += curl(q * 2.0 + 0.37, period * 2, seed + 14u, lap, cycles) * 0.5;
-  if (octaves > 2) carried += curl(q * 4.0 + 0.71, period * 4, seed + 17u, lap, cycles) * 0.25;
-  if (octaves > 3) carried += curl(q * 8.0 + 0.13, period * 8, seed + 20u, lap, cycles) * 0.125;
-  if (octaves > 4) carried += curl(q * 16.0 + 0.59, period * 16, seed + 23u, lap, cycles) * 0.0625;
+  vec3 carried = vec3(0.0);
+  for (int i = 0; i < 5; i++) {
+    if (i >= octaves) break;
+    int times = 1 << i;
+    // each octave is offset by a constant of its own, or lattice points would never move
+    vec3 at = q * float(times) + fract(float(i) * 0.37);
+    vec3 swirl = curl(at, period * times, seed + 11u + 3u * uint(i), lap, cycles);
+    carried += swirl / float(times);
+  }
   position += carried * much;
 }
 `,

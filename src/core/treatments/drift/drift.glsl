@@ -13,10 +13,14 @@ void driftElement(float weight, uint seed, float amount, vec3 scale, ivec3 perio
   float much = amount * weight * 0.39;
   if (much == 0.0) return;
   vec3 q = position * scale;
-  vec3 carried = curl(q, period, seed + 11u, lap, cycles);
-  if (octaves > 1) carried += curl(q * 2.0 + 0.37, period * 2, seed + 14u, lap, cycles) * 0.5;
-  if (octaves > 2) carried += curl(q * 4.0 + 0.71, period * 4, seed + 17u, lap, cycles) * 0.25;
-  if (octaves > 3) carried += curl(q * 8.0 + 0.13, period * 8, seed + 20u, lap, cycles) * 0.125;
-  if (octaves > 4) carried += curl(q * 16.0 + 0.59, period * 16, seed + 23u, lap, cycles) * 0.0625;
+  vec3 carried = vec3(0.0);
+  for (int i = 0; i < 5; i++) {
+    if (i >= octaves) break;
+    int times = 1 << i;
+    // each octave is offset by a constant of its own, or lattice points would never move
+    vec3 at = q * float(times) + fract(float(i) * 0.37);
+    vec3 swirl = curl(at, period * times, seed + 11u + 3u * uint(i), lap, cycles);
+    carried += swirl / float(times);
+  }
   position += carried * much;
 }

@@ -1,4 +1,5 @@
 // Generated from src/core/treatments/face/face.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 import { sources as from0 } from '../../space/rotation.gen';
 export const RF = new Float64Array(4), RI = new Int32Array(1);
 export function faceElement(weight: number, position_x: number, position_y: number, position_z: number, amount: number, to: number, view_x: number, view_y: number, view_z: number, view_w: number, point_x: number, point_y: number, point_z: number, rotation_x: number, rotation_y: number, rotation_z: number, rotation_w: number): void {

@@ -1,4 +1,5 @@
 // Generated from src/core/treatments/pulse/pulse.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 import { sources as from0 } from '../../random/hash.gen';
 export const RF = new Float64Array(2), RI = new Int32Array(1);
 export function pulseElement(key: number, order: number, weight: number, position_x: number, position_y: number, position_z: number, seed: number, amount: number, by: number, pivot_x: number, pivot_y: number, pivot_z: number, span: number, waves: number, sharpness: number, glow: number, grow: number, beats: number, lap: number, size: number, light: number): void {

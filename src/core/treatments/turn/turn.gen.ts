@@ -1,4 +1,5 @@
 // Generated from src/core/treatments/turn/turn.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 import { sources as from0 } from '../../random/hash.gen';
 import { sources as from1 } from '../../space/rotation.gen';
 export const RF = new Float64Array(7), RI = new Int32Array(1);

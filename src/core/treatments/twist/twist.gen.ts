@@ -1,4 +1,5 @@
 // Generated from src/core/treatments/twist/twist.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 export const RF = new Float64Array(15), RI = new Int32Array(1);
 export function twistSpace(p_x: number, p_y: number, p_z: number, weight: number, amount: number, axis: number, middle_x: number, middle_y: number, middle_z: number, length_: number, tiled: number): void {
   let q_x = 0;

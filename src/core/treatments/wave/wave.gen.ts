@@ -1,4 +1,5 @@
 // Generated from src/core/treatments/wave/wave.glsl by npm run kernels. Do not edit.
+// @ts-nocheck: unrolled loops compare constants
 export const RF = new Float64Array(15), RI = new Int32Array(1);
 export function waveSpace(p_x: number, p_y: number, p_z: number, weight: number, amount: number, direction_x: number, direction_y: number, direction_z: number, by_x: number, by_y: number, by_z: number, waves: number, beats: number, middle_x: number, middle_y: number, middle_z: number, lap: number): void {
   let q_x = 0;

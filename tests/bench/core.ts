@@ -1,0 +1,92 @@
+import { performance } from 'node:perf_hooks';
+import { linkPoints } from '../../src/core/layers/links/neighbours';
+import { layerElements } from '../../src/core/layers/batch';
+import { presetLayer } from '../../src/core/layers/presets';
+import { PieceSchema, type Piece } from '../../src/core/piece/schema';
+import { RF, curl } from '../../src/core/noise/flow.gen';
+import { hash4, unitFrom } from '../../src/core/random/hash';
+import { poissonDisk } from '../../src/core/scatter/poisson';
+import { newTreatment } from '../../src/core/treatments/registry';
+
+const cloud = (count: number): Float32Array =>
+  Float32Array.from({ length: count * 3 }, (_, i) => unitFrom(hash4(Math.floor(i / 3), 3, 1, 1)[i % 3]) * 10);
+
+/** The least of some runs, in milliseconds. */
+function best(runs: number, work: () => void): number {
+  let least = Infinity;
+  for (let i = 0; i < runs; i++) {
+    const started = performance.now();
+    work();
+    least = Math.min(least, performance.now() - started);
+  }
+  return least;
+}
+
+/** Linking by the grid against looking at all pairs, and how it grows when points double in the same density. */
+export function linkRatios(): { ours: number; brute: number; growth: number; ratio: number } {
+  const count = 20_000;
+  const points = cloud(count);
+  const limit = 0.45;
+  const options = { limit, most: 8, tile: 0 };
+  const ours = best(5, () => linkPoints(points, null, options));
+  const half = points.slice(0, (count / 2) * 3).map((v, i) => (i % 3 === 0 ? v / 2 : v));
+  const smaller = best(5, () => linkPoints(half, null, options));
+  let found = 0;
+  const brute = best(1, () => {
+    for (let i = 0; i < count; i++)
+      for (let j = i + 1; j < count; j++) {
+        const x = points[i * 3] - points[j * 3];
+        const y = points[i * 3 + 1] - points[j * 3 + 1];
+        const z = points[i * 3 + 2] - points[j * 3 + 2];
+        if (x * x + y * y + z * z < limit * limit) found++;
+      }
+  });
+  if (found === 0) throw new Error('nothing is linked');
+  return { ours, brute, growth: ours / smaller, ratio: brute / ours };
+}
+
+/** A batch of 100 000 particles with disorder and drift against the bare cost of the drift's noise. */
+export function batchRatio(): { ours: number; noise: number; ratio: number } {
+  const count = 100_000;
+  const field = presetLayer('field', 0, { id: 'dots', name: 'Dots', seed: 3 });
+  const treatments = [newTreatment('disorder', 'a'), newTreatment('drift', 'b')];
+  const piece: Piece = PieceSchema.parse({
+    id: 'bench',
+    name: 'Bench',
+    lap: { frames: 100, rate: { num: 25, den: 1 } },
+    layers: [{ ...field, count, treatments }],
+    flight: {},
+    look: {},
+  });
+  const ours = best(3, () => layerElements(piece, 'dots', 0.3));
+  let sum = 0;
+  const noise = best(3, () => {
+    for (let i = 0; i < count; i++) {
+      curl((i % 97) * 0.37, (i % 89) * 0.29, i * 1.7e-5, 512, 512, 3, 11, 0.3, 3);
+      sum += RF[0];
+    }
+  });
+  if (!Number.isFinite(sum)) throw new Error('noise is not a number');
+  return { ours, noise, ratio: ours / noise };
+}
+
+/** Places in a box with a least distance, against throwing darts at all places found so far. */
+export function poissonRatio(): { ours: number; brute: number; ratio: number } {
+  const size = [10, 10, 10] as const;
+  const [count, distance] = [4000, 0.5];
+  const ours = best(2, () => poissonDisk(size, count, distance, true, 3));
+  const brute = best(1, () => {
+    const placed: number[] = [];
+    for (let draw = 0; placed.length < count * 3 && draw < 400_000; draw++) {
+      const at = hash4(draw, 5, 5, 5).map((h) => unitFrom(h) * 10);
+      let free = true;
+      for (let i = 0; i < placed.length && free; i += 3) {
+        let z = Math.abs(placed[i + 2] - at[2]);
+        z = Math.min(z, 10 - z);
+        free = Math.hypot(placed[i] - at[0], placed[i + 1] - at[1], z) >= distance;
+      }
+      if (free) placed.push(at[0], at[1], at[2]);
+    }
+  });
+  return { ours, brute, ratio: brute / ours };
+}

@@ -1,0 +1,23 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Waits until the engine has shown a frame. */
+export const drawn = (page: Page) =>
+  expect(page.getByLabel('Quality of the picture')).toContainText(/fps|passes/, { timeout: 60_000 });
+
+/** Opens a copy of a recipe from the first screen. */
+export async function openRecipe(page: Page, name = 'Slipway spiral'): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: `Open ${name}` }).click();
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
+  await drawn(page);
+}
+
+export async function pause(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
+}
+
+export const step = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name });
+
+export const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
