@@ -163,7 +163,7 @@ test('a piece open in two tabs: the second is told, and may take over what the f
 });
 
 test('what must close snaps to legal steps, and the pictures of the lap are judged', async ({ page }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(240_000);
   await openRecipe(page);
   await pause(page);
   await page.getByRole('button', { name: /^Lap and frame/ }).click();
@@ -186,7 +186,7 @@ test('what must close snaps to legal steps, and the pictures of the lap are judg
   // the interface snaps to whole rolls, so the lap still closes
   await expect(page.getByRole('heading', { name: 'The lap closes' })).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Check the pictures' }).click();
-  await expect(page.getByText(/join .* score/)).toBeVisible({ timeout: 120_000 });
+  await expect(page.getByText(/join .* score/)).toBeVisible({ timeout: 180_000 });
   await expect(page.getByLabel(/^Neighbour differences; the join is/)).toBeVisible();
 });
 
