@@ -32,7 +32,9 @@ const newest = (path) => {
 /** Builds the app when its sources are newer than the last build. */
 export function ensureBuilt() {
   const entry = join(root, 'dist/server/entry.mjs');
-  const sources = ['src', 'public', 'demo', 'stock', 'astro.config.mjs', 'package-lock.json'].map((name) => join(root, name));
+  const sources = ['src', 'public', 'demo', 'stock', 'astro.config.mjs', 'package-lock.json'].map((name) =>
+    join(root, name),
+  );
   if (existsSync(entry) && statSync(entry).mtimeMs > Math.max(...sources.map(newest))) return;
   console.log('Building…');
   if (run('npx', ['astro', 'build', '--silent']) !== 0) throw new Error('the build failed: see above');

@@ -27,8 +27,7 @@ const goTo = async (frame) => {
 
 await page.goto(server.url);
 await page.getByRole('button', { name: 'Open Plankton bloom' }).waitFor();
-await page.getByText('drawing…').first().waitFor({ state: 'detached', timeout: 120_000 });
-await page.waitForTimeout(6000);
+await page.waitForTimeout(3000);
 await shoot('loops');
 
 await open('Ropewalk tunnel');
@@ -54,6 +53,15 @@ await page.getByRole('button', { name: 'Proof and full size' }).click();
 await page.getByRole('button', { name: 'Render' }).first().click();
 await page.getByText(/frames · .* left/).waitFor({ timeout: 60_000 });
 await shoot('export');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
+await open('Reed flats');
+await page.getByRole('article', { name: 'Umbels' }).getByRole('button').first().click();
+await page.getByRole('button', { name: 'Siblings of Umbels' }).click();
+await page.getByRole('region', { name: 'Siblings' }).locator('img').nth(7).waitFor({ timeout: 120_000 });
+await goTo(60);
+await final();
+await shoot('world');
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
 await open('Plankton bloom');

@@ -78,6 +78,7 @@ test('treatments: added, set, reordered, switched off, kept over a reload, remov
   const turns = value(page, /^Turns/);
   await turns.fill('0.8');
   await turns.press('Enter');
+  await list.getByRole('button', { name: /^Twist/ }).click();
   const grip = list.getByRole('button', { name: 'Move Twist', exact: true });
   await grip.focus();
   await page.keyboard.press('Space');
