@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Piece } from '../../core/piece/schema';
-import { STRIP_FRAMES } from './strip';
+import { POSTER, STRIP_FRAMES } from './strip';
 import { closeThumbnails, stripPicture } from './thumbnails';
 import styles from './Loops.module.css';
 
@@ -19,9 +19,9 @@ export function Thumbnail({ piece, moving }: { piece: Piece; moving: boolean }) 
       const picture = await stripPicture(piece, index, () => live);
       if (picture && live) pictures.current[index] = picture;
     };
-    load(0)
+    load(POSTER)
       .then(() => {
-        if (live && show(canvas.current, pictures.current[0])) setState('shown');
+        if (live && show(canvas.current, pictures.current[POSTER])) setState('shown');
       })
       .catch(() => live && setState('failed'));
     return () => {
@@ -36,7 +36,7 @@ export function Thumbnail({ piece, moving }: { piece: Piece; moving: boolean }) 
     const target = canvas.current;
     const frames = pictures.current;
     const fill = async (): Promise<void> => {
-      for (let index = 1; index < STRIP_FRAMES && live; index++)
+      for (let index = 0; index < STRIP_FRAMES && live; index++)
         if (!frames[index]) {
           const picture = await stripPicture(piece, index, () => live);
           if (picture) frames[index] = picture;
@@ -44,7 +44,7 @@ export function Thumbnail({ piece, moving }: { piece: Piece; moving: boolean }) 
     };
     // a picture that cannot be drawn leaves the first one standing
     fill().catch(() => undefined);
-    let at = 0;
+    let at = POSTER;
     const timer = setInterval(() => {
       const next = (at + 1) % STRIP_FRAMES;
       // waits at a picture that is still being drawn
@@ -53,7 +53,7 @@ export function Thumbnail({ piece, moving }: { piece: Piece; moving: boolean }) 
     return () => {
       live = false;
       clearInterval(timer);
-      show(target, frames[0]);
+      show(target, frames[POSTER]);
     };
   }, [moving, piece]);
 

@@ -3,6 +3,8 @@ import type { Piece } from '../../core/piece/schema';
 /** Pictures of a lap that a thumbnail moves through, evenly spaced, so that they loop too. */
 export const STRIP_FRAMES = 24;
 export const STRIP_WIDTH = 384;
+/** The one that stands while it does not move: some laps begin with nothing. */
+export const POSTER = 9;
 /** Pictures beside one another in a shipped strip. */
 export const STRIP_COLUMNS = 6;
 
