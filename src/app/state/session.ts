@@ -33,10 +33,12 @@ export function autosave(): () => void {
   };
   const savePlace = (): void => {
     const { history, step, status } = useBench.getState();
-    if (history) void database.places.put({ pieceId: history.present.id, step, phase: status?.phase ?? 0 });
+    // until the first frame is drawn, the place last saved is still the right one
+    if (history && status) void database.places.put({ pieceId: history.present.id, step, phase: status.phase });
   };
   const stop = useBench.subscribe((state, before) => {
     if (state.step !== before.step || (state.playing !== before.playing && !state.playing)) savePlace();
+    if (!state.playing && state.status?.frameIndex !== before.status?.frameIndex) savePlace();
     const piece = state.history?.present;
     if (!piece || piece === before.history?.present || before.history === null) return;
     pending = piece;
