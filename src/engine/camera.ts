@@ -1,6 +1,7 @@
 import * as THREE from 'three';
 import { cameraPose, type CameraPose } from '../core/flight/camera';
 import type { Piece } from '../core/piece/schema';
+import { imageDistanceMm } from '../core/lens/optics';
 import { evaluateAnimated } from '../core/time/animated';
 
 /** The camera of one frame: its matrices over the open shutter and its lens in pixels. */
@@ -15,8 +16,13 @@ export interface Shot {
   openPhase: number;
   closePhase: number;
   pixelFocal: number;
+  /** without perspective the distance in metres at which the lens would see as much as the picture shows; 0 with it */
+  flat: number;
   apertureHalfM: number;
 }
+
+const imageMm = ({ focalMm, focusDistance }: CameraPose): number =>
+  imageDistanceMm(focalMm, Math.max(focusDistance * 1000, focalMm * 1.1));
 
 /** World to view at a phase, which is not wrapped. */
 export function viewMatrix(piece: Piece, phase: number): THREE.Matrix4 {
@@ -40,7 +46,10 @@ export function shotAt(piece: Piece, phase: number, width: number): Shot {
     phase,
     openPhase,
     closePhase,
-    pixelFocal: (width * pose.focalMm) / pose.sensorMm,
+    // a lens that breathes is drawn out when focused close: the image lies farther behind it
+    pixelFocal:
+      (width * (piece.flight.breathing && pose.orthoWidth === null ? imageMm(pose) : pose.focalMm)) / pose.sensorMm,
+    flat: pose.orthoWidth === null ? 0 : (pose.orthoWidth * pose.focalMm) / pose.sensorMm,
     apertureHalfM: pose.focalMm / 1000 / pose.fNumber / 2,
   };
 }

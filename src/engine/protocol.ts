@@ -1,3 +1,5 @@
+import type { Clearance } from '../core/flight/clearance';
+import type { Comfort } from '../core/flight/comfort';
 import type { Piece } from '../core/piece/schema';
 import type { StateReport } from '../core/seam/stateReport';
 import type { PictureReport } from './seam/pictureReport';
@@ -79,6 +81,9 @@ export interface EngineApi {
   cancel(): void;
   /** the state half of the seam report, off the page's thread */
   stateReport(piece: Piece): StateReport;
+  /** how a flight feels, and how near it comes to things; off the page's thread */
+  comfort(piece: Piece): Comfort;
+  clearance(piece: Piece): Clearance;
   elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array>;
   /** milliseconds a frame takes, drawing finished, over so many frames from the request's on; for benches */
   pace(request: StillRequest, frames: number): Promise<number>;

@@ -2,6 +2,7 @@ import * as THREE from 'three';
 import { layerExtent } from '../core/layers/context';
 import { definitionOf, type Layer } from '../core/layers/registry';
 import { apertureCells, type LensPass } from '../core/lens/cells';
+import { blurRadiusPx } from '../core/lens/optics';
 import { hexToLinear } from '../core/look/colour';
 import { joinSources } from '../core/kernel/kernel';
 import type { Piece } from '../core/piece/schema';
@@ -84,6 +85,7 @@ export class Renderer {
     uPixelFocal: { value: 1 },
     uApertureHalf: { value: 0 },
     uFocus: { value: 1 },
+    uFlat: { value: 0 },
     uAir: { value: new THREE.Vector4() },
     uViewOpen: { value: new THREE.Matrix4() },
     uViewMid: { value: new THREE.Matrix4() },
@@ -186,7 +188,7 @@ export class Renderer {
       request.passes,
       piece.flight.blades,
       evaluateAnimated(piece.flight.bladeTurn, request.phase) / 360,
-      piece.flight.squeeze,
+      evaluateAnimated(piece.flight.squeeze, request.phase),
     );
     for (let index = 0; index < passes.length; index++) {
       this.drawPass(piece, shot, passes[index], index, passes.length, layers, solid, used, targets);
@@ -275,6 +277,7 @@ export class Renderer {
     view.uPixelFocal.value = shot.pixelFocal;
     view.uApertureHalf.value = shot.apertureHalfM;
     view.uFocus.value = shot.pose.focusDistance;
+    view.uFlat.value = shot.flat;
     const fog = evaluateAnimated(look.fogDistance, request.phase);
     (view.uAir.value as THREE.Vector4).set(look.fogStart, fog, look.reach, look.nearFade);
     (view.uViewOpen.value as THREE.Matrix4).copy(shot.open);
@@ -292,7 +295,7 @@ export class Renderer {
     (view.uAperture.value as THREE.Vector4).set(
       flight.blades,
       evaluateAnimated(flight.bladeTurn, request.phase) / 360,
-      flight.squeeze,
+      evaluateAnimated(flight.squeeze, request.phase),
       0,
     );
     (this.backdrop.uniforms.uCentre.value as THREE.Vector3).set(...hexToLinear(look.background));
@@ -384,14 +387,16 @@ export class Renderer {
   ): void {
     const { reach, nearFade } = piece.look;
     const focus = shot.pose.focusDistance;
-    const blurAt = (d: number): number => Math.abs(shot.apertureHalfM * shot.pixelFocal * (1 / focus - 1 / d));
+    const over = (d: number): number => (shot.flat > 0 ? shot.flat : d);
+    const blurAt = (d: number): number =>
+      Math.abs(blurRadiusPx(shot.apertureHalfM * 2, shot.pixelFocal, focus, d, shot.flat));
     const { largestRadius, lineWidth } = definitionOf(layer.kind).look(layer);
     const { grown } = layerExtent(piece, layer);
     for (const { offset, near, far, part } of visibleParts(piece, layer, shot, drawn.parts)) {
       // what is nearer than the fade or beyond the reach is not drawn: it bounds the blur
       const low = Math.max(near, nearFade * 0.25, 0.02);
       const high = Math.max(low, Math.min(far, reach));
-      const own = ((largestRadius * grown + lineWidth) * shot.pixelFocal) / low;
+      const own = ((largestRadius * grown + lineWidth) * shot.pixelFocal) / over(low);
       const most = Math.hypot(Math.max(blurAt(low), blurAt(high)), own) + 2;
       const least = low < focus && high > focus ? 0 : Math.min(blurAt(low), blurAt(high));
       drawn.uniforms.uTileOffset.value = offset;

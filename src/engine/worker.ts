@@ -7,6 +7,8 @@ import { probe } from './gl/probe';
 import type { EngineApi, EngineTrouble, LiveListener, LiveView, StillRequest } from './protocol';
 import { Renderer, type FrameRequest } from './renderer';
 import { measureSeam } from './seam/measure';
+import { flightClearance, type Clearance } from '../core/flight/clearance';
+import { flightComfort, type Comfort } from '../core/flight/comfort';
 import type { Piece } from '../core/piece/schema';
 
 const CODES = ['no-webgl2', 'no-float-targets'] as const;
@@ -111,6 +113,14 @@ class EngineWorker implements EngineApi {
 
   stateReport(piece: Piece): StateReport {
     return stateReport(piece);
+  }
+
+  comfort(piece: Piece): Comfort {
+    return flightComfort(piece);
+  }
+
+  clearance(piece: Piece): Clearance {
+    return flightClearance(piece);
   }
 
   async elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array> {

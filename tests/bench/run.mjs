@@ -89,7 +89,7 @@ const drifting = {
         gradient: [{ at: 0, colour: '#8899aa' }],
       },
     ],
-    flight: { tilesPerLap: 0, focalMm: 40, fNumber: 64, shutterDeg: 0 },
+    flight: { route: { kind: 'run', tilesPerLap: 0 }, focalMm: 40, fNumber: 64, shutterDeg: 0 },
     look: { glow: [], reach: 7.5, fogDistance: 1000, nearFade: 0.1 },
   },
 };
@@ -162,7 +162,7 @@ const boxes = (amount) => ({
         ],
       },
     ],
-    flight: { tilesPerLap: 0, focalMm: 40, fNumber: 64, shutterDeg: 0 },
+    flight: { route: { kind: 'run', tilesPerLap: 0 }, focalMm: 40, fNumber: 64, shutterDeg: 0 },
     look: { glow: [], reach: 40, fogDistance: 1000 },
   },
 });

@@ -129,7 +129,7 @@ test('check prints the report, and fails on a planted fault', async () => {
   expect((JSON.parse(good.out) as { ok: boolean }).ok).toBe(true);
   const bad = await isomorph(
     'check',
-    small((piece) => Object.assign(piece['flight'], { tilesPerLap: 0.7 })),
+    small((piece) => Object.assign(piece['flight'], { route: { kind: 'run', tilesPerLap: 0.7 } })),
   );
   expect(bad.code).toBe(1);
   const report = JSON.parse(bad.out) as { ok: boolean; state: { findings: { ok: boolean; subject: string }[] } };

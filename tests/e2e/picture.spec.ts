@@ -82,7 +82,7 @@ const points = (flight: object, layer: object = {}): Piece =>
         ...layer,
       },
     ],
-    flight: { tilesPerLap: 0, focalMm: 80, fNumber: 0.6, focusM: 6, shutterDeg: 0, ...flight },
+    flight: { route: { kind: 'run', tilesPerLap: 0 }, focalMm: 80, fNumber: 0.6, focusM: 6, shutterDeg: 0, ...flight },
     look: {
       fogDistance: 10_000,
       reach: 50,
@@ -245,7 +245,7 @@ test('the picture report sees planted faults', async ({ page }) => {
     return json;
   };
   expect(await report(short(() => undefined))).toMatchObject({ verdict: 'closes', ok: true });
-  expect(await report(short((piece) => (piece.flight.tilesPerLap = 1.1)))).toMatchObject({
+  expect(await report(short((piece) => Object.assign(piece.flight.route, { tilesPerLap: 1.1 })))).toMatchObject({
     verdict: 'jumps',
     ok: false,
   });

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import styles from './Heads.module.css';
 
 /** The line above a band: what it shows, a word on how, and its readings. */
-export function BandHead({ title, how, children }: { title: string; how?: string; children?: ReactNode }) {
+export function BandHead({ title, how, children }: { title: ReactNode; how?: string; children?: ReactNode }) {
   return (
     <div className={styles.band}>
       <span>

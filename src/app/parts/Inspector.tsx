@@ -1,9 +1,11 @@
 import { Dices } from 'lucide-react';
 import type { z } from 'zod';
 import { controlOf, isShown, type ControlMeta, type Gradient } from '../../core/piece/fields';
+import { TargetSchema } from '../../core/flight/target';
+import { routedBy } from '../../core/layers/route';
 import type { Animated } from '../../core/time/animated';
 import { bench, useBench, usePiece } from '../state/bench';
-import { getAt } from '../state/edit';
+import { getAt } from '../../core/piece/paths';
 import { AnimatedField } from './AnimatedField';
 import { Button } from './Button';
 import { ChoiceField } from './ChoiceField';
@@ -25,6 +27,12 @@ interface Props {
   closingSteps?: Record<string, number>;
   /** only these groups, in this order */
   groups?: readonly string[];
+  /** other words for some fields' labels */
+  labels?: Record<string, string>;
+  /** fields that have rows of their own elsewhere */
+  without?: readonly string[];
+  /** inside another thing's rows */
+  nested?: boolean;
 }
 
 interface Field {
@@ -44,10 +52,20 @@ const LAST: readonly string[] = ['Matter', 'Place', 'Reach', 'Chance'];
 const TALL: ReadonlySet<string> = new Set(['gradient', 'profile', 'outline']);
 
 /** The rows for an object of the piece, made from its schema. */
-export function Inspector({ schema, path, closingSteps = {}, groups }: Props) {
+export function Inspector({
+  schema,
+  path,
+  closingSteps = {},
+  groups,
+  labels = {},
+  without = [],
+  nested = false,
+}: Props) {
   const piece = usePiece();
   const value = getAt(piece, path) as Record<string, unknown>;
-  const fields = fieldsOf(schema).filter(({ meta }) => isShown(meta, value));
+  const fields = fieldsOf(schema)
+    .filter(({ name, meta }) => isShown(meta, value) && !without.includes(name))
+    .map((field) => (field.name in labels ? { ...field, meta: { ...field.meta, label: labels[field.name] } } : field));
   const found = [...new Set(fields.map(({ meta }) => meta.group ?? ''))];
   const names = groups ?? [
     ...found.filter((name) => !LAST.includes(name)),
@@ -57,8 +75,8 @@ export function Inspector({ schema, path, closingSteps = {}, groups }: Props) {
     const inGroup = fields.filter(({ meta }) => (meta.group ?? '') === group);
     if (inGroup.length === 0) return null;
     return (
-      <section key={group} className={styles.group} aria-label={group || undefined}>
-        {group ? <p className={styles.title}>{group}</p> : null}
+      <section key={group} className={nested ? styles.nested : styles.group} aria-label={group || undefined}>
+        {group && !nested && groups?.length !== 1 ? <p className={styles.title}>{group}</p> : null}
         {inGroup.map((field) => (
           <FieldRow
             key={field.name}
@@ -98,6 +116,8 @@ function FieldRow({ field, path, value, closingStep }: RowProps) {
         onSelect={() => bench.patch({ selected: [...path] })}
       />
     );
+  if (meta.control === 'target')
+    return <Inspector schema={TargetSchema} path={path} labels={{ on: meta.label }} nested />;
   return (
     <PlainRow label={meta.label} hint={meta.hint} row={path.join('.')} tall={TALL.has(meta.control)}>
       <Plain meta={meta} value={value} initial={initial} set={set} legalStep={closingStep} owner={Number(path[1])} />
@@ -162,6 +182,7 @@ function Plain({
     case 'profile':
       return <ProfileField spec={meta} value={value as number[]} onChange={set} />;
     case 'animated':
+    case 'target':
       return null;
   }
 }
@@ -190,7 +211,11 @@ function LayerField({
   const { of = 'tunnel', none = 'Nothing: straight' } = meta;
   const named = Object.fromEntries(
     piece.layers
-      .filter((layer) => (of === 'any' || layer.kind === of) && layer !== piece.layers[own])
+      .filter(
+        (layer) =>
+          (of === 'any' || (of === 'routed' ? routedBy(layer) !== null : layer.kind === of)) &&
+          layer !== piece.layers[own],
+      )
       .map((layer) => [layer.id, layer.name]),
   );
   return (

@@ -5,7 +5,7 @@ import { siblingOf } from '../../core/piece/siblings';
 import { mendValues } from '../../core/seam/stateReport';
 import { startEngine } from '../../engine/client';
 import { bench, useBench, usePiece } from '../state/bench';
-import { getAt, setAt } from '../state/edit';
+import { getAt, setAt } from '../../core/piece/paths';
 import styles from './Siblings.module.css';
 
 interface Props {

@@ -4,6 +4,7 @@ import { bench, useBench, usePiece } from '../state/bench';
 import { player } from '../state/player';
 import { useSize } from '../parts/useSize';
 import { Button } from '../parts/Button';
+import { ByHand } from '../steps/fly/byhand/ByHand';
 import { TimeTrack } from './TimeTrack';
 import styles from './Picture.module.css';
 
@@ -118,6 +119,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
           </div>
         ) : null}
         <TimeTrack width={width + 2 * BORDER} height={height + 2 * BORDER} border={BORDER} />
+        <ByHand size={{ width, height }} />
         {alone ? (
           <div className={styles.aloneMark}>
             shown alone

@@ -2,7 +2,7 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { evaluateAnimated, type Animated } from '../../core/time/animated';
 import { framePhase } from '../../core/time/lap';
 import { bench, useBench, usePiece } from '../state/bench';
-import { getAt } from '../state/edit';
+import { getAt } from '../../core/piece/paths';
 import { player } from '../state/player';
 import { phaseAt, pointAt, trackPath } from './track';
 import styles from './Picture.module.css';

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { Autocomplete, Input, Menu, MenuItem, SearchField, useFilter } from 'react-aria-components';
 import type { z } from 'zod';
+import { routeOf } from '../../core/flight/routes/registry';
 import { FlightSchema } from '../../core/flight/schema';
 import { definitionOf } from '../../core/layers/registry';
 import { LookSchema } from '../../core/look/schema';
@@ -78,6 +79,10 @@ function valuesOf(piece: Piece): Found[] {
       ];
     }),
     ...rows(FlightSchema, piece.flight, 'Fly', 'flight', (group) => ({ step: 'fly', open: group })),
+    ...rows(routeOf(piece.flight.route.kind).schema, piece.flight.route, 'Fly', 'flight.route', () => ({
+      step: 'fly',
+      open: 'Route',
+    })),
     ...rows(LookSchema, piece.look, 'Look', 'look', (group) => ({ step: 'look', open: group })),
   ];
 }

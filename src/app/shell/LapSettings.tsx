@@ -1,5 +1,6 @@
 import { Button, Dialog, DialogTrigger, Popover } from 'react-aria-components';
 import { framesFromBeats, lapSeconds, rateHz, type Rate } from '../../core/time/lap';
+import { retimed } from '../../core/piece/retime';
 import type { Piece } from '../../core/piece/schema';
 import { ChoiceField } from '../parts/ChoiceField';
 import { NumberField } from '../parts/NumberField';
@@ -37,7 +38,7 @@ const withTempo = (lap: Lap): Lap =>
 export function LapSettings() {
   const piece = usePiece();
   const { lap, frame, tile } = piece;
-  const setLap = (change: Partial<Lap>): void => bench.set(['lap'], withTempo({ ...lap, ...change }));
+  const setLap = (change: Partial<Lap>): void => bench.update((now) => retimed(now, withTempo({ ...lap, ...change })));
   const rateKey = `${lap.rate.num}/${lap.rate.den}`;
   const sizeKey = `${frame.width}x${frame.height}`;
   const drift = lap.tempo ? framesFromBeats(lap.tempo.beats, lap.tempo.bpm, lap.rate).driftPerHour : 0;

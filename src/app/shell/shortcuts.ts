@@ -1,5 +1,7 @@
 import { STEPS, bench, useBench } from '../state/bench';
 import { player } from '../state/player';
+import { flyByHand, observe } from '../steps/fly/byhand/modes';
+import { MOVES } from '../steps/fly/byhand/move';
 
 interface Shortcut {
   keys: string;
@@ -14,6 +16,8 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'S', does: 'play across the seam' },
   { keys: '1 – 5', does: 'Build, Fly, Look, Seam, Export' },
   { keys: 'W', does: 'working or final counts' },
+  { keys: 'H', does: 'take the camera into your hand: W A S D, R F, Q E, drag, wheel; Escape leaves' },
+  { keys: 'O', does: 'observe the camera from outside' },
   { keys: '/', does: 'find a value or a command' },
   { keys: 'Ctrl Z', does: 'undo; with Shift redo' },
   { keys: 'Ctrl S', does: 'save a file' },
@@ -68,10 +72,13 @@ export function listenToKeys(sheets: Sheets): () => void {
 }
 
 function actionOf(event: KeyboardEvent, sheets: Sheets): (() => void) | null {
-  const { playing, acrossSeam, working } = useBench.getState();
+  const { playing, acrossSeam, working, byHand, observer } = useBench.getState();
   const step = STEPS[Number(event.key) - 1];
   if (step) return () => bench.patch({ step });
   const inside = operating(event.target);
+  // these keys move the camera while it is in the hand
+  if ((byHand ?? observer) && event.code in MOVES) return null;
+  if ((byHand ?? observer) && event.key === 'Escape') return () => bench.patch({ byHand: null, observer: null });
   switch (event.key) {
     case ' ':
       return inside ? null : () => bench.patch({ playing: !playing });
@@ -86,6 +93,10 @@ function actionOf(event: KeyboardEvent, sheets: Sheets): (() => void) | null {
       return () => bench.patch({ acrossSeam: !acrossSeam, playing: true });
     case 'w':
       return () => bench.patch({ working: !working });
+    case 'h':
+      return flyByHand;
+    case 'o':
+      return observe;
     case '/':
       return sheets.find;
     case '?':

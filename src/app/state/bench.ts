@@ -1,8 +1,13 @@
 import { create } from 'zustand';
+import { setAt } from '../../core/piece/paths';
+import type { View } from '../../core/flight/routes/view';
 import type { Piece } from '../../core/piece/schema';
 import type { EngineTrouble, LiveStatus } from '../../engine/protocol';
-import { setAt } from './edit';
+
 import { beginGesture, change, endGesture, redo, startHistory, undo, type History } from './history';
+
+/** What the band of the step Fly shows. */
+export type FlyBandName = 'lap' | 'map' | 'comfort';
 
 export const STEPS = ['build', 'fly', 'look', 'seam', 'export'] as const;
 export type Step = (typeof STEPS)[number];
@@ -19,6 +24,13 @@ export interface Bench {
   open: string | null;
   /** id of the open treatment of the open layer */
   openTreatment: string | null;
+  flyBand: FlyBandName;
+  /** the view that is being flown by hand, instead of the piece's own flight */
+  byHand: View | null;
+  /** the view of an observer, who sees the camera and its route */
+  observer: View | null;
+  /** id of the chosen point of the circuit or station */
+  chosenPoint: string | null;
   /** path of the animated value shown on the track and in the band */
   selected: (string | number)[] | null;
   status: LiveStatus | null;
@@ -42,6 +54,10 @@ export const useBench = create<Bench>(() => ({
   alone: null,
   open: null,
   openTreatment: null,
+  flyBand: 'lap',
+  byHand: null,
+  observer: null,
+  chosenPoint: null,
   selected: null,
   status: null,
   trouble: null,
@@ -62,6 +78,9 @@ export const bench = {
       alone: null,
       open: piece.layers[0]?.id ?? null,
       selected: null,
+      byHand: null,
+      observer: null,
+      chosenPoint: null,
       playing: true,
       acrossSeam: false,
     });

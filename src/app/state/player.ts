@@ -1,5 +1,7 @@
+import type { Piece } from '../../core/piece/schema';
 import { framePhase } from '../../core/time/lap';
 import { proxy, startEngine, transfer, type EngineClient, type LiveListener } from '../../engine/client';
+import { seenPiece } from '../steps/fly/byhand/modes';
 import { bench, useBench } from './bench';
 
 /** The live picture and the engine that draws it, and a second engine for measurements, started when first needed. */
@@ -21,12 +23,20 @@ class Player {
     };
     void engine.api.attach(transfer(offscreen, [offscreen]), proxy(listener));
     void engine.api.seek(startPhase);
-    const piece = useBench.getState().history?.present;
-    if (piece) void engine.api.setPiece(piece);
+    const shown = (): Piece | undefined => {
+      const { history, byHand, observer } = useBench.getState();
+      return history ? seenPiece(history.present, byHand, observer) : undefined;
+    };
+    const first = shown();
+    if (first) void engine.api.setPiece(first);
     this.stopListening = useBench.subscribe((state, before) => {
       if (state.playing && !before.playing) this.wanted = null;
-      const now = state.history?.present;
-      if (now && now !== before.history?.present) void engine.api.setPiece(now);
+      const same =
+        state.history?.present === before.history?.present &&
+        state.byHand === before.byHand &&
+        state.observer === before.observer;
+      const now = same ? undefined : shown();
+      if (now) void engine.api.setPiece(now);
     });
     // for tests: what a driver reset does
     const lose = (): void => void engine.api.loseContext();

@@ -1,75 +1,144 @@
-import { tunnelRoute } from '../layers/tunnel/tunnel';
 import type { Piece } from '../piece/schema';
-import type { RouteShape } from '../layers/definition';
-import { pathFromSpec } from '../space/path';
-import { add, fromAxis, fromColumns, multiply, rotate, scale, type Quaternion, type Vec3 } from '../space/vector';
+import {
+  add,
+  cross,
+  dot,
+  fromAxis,
+  fromColumns,
+  length,
+  multiply,
+  normalize,
+  rotate,
+  scale,
+  subtract,
+  type Quaternion,
+  type Vec3,
+} from '../space/vector';
+import { levelUp } from '../space/path';
 import { evaluateAnimated } from '../time/animated';
-import { lapSeconds } from '../time/lap';
-import { shakeAt } from './shake';
+import { flightOf, uprightAt, type Prepared } from './flight';
+import type { Place } from './routes/definition';
+import type { Flight } from './schema';
 
 export interface CameraPose {
   position: Vec3;
   /** turns camera axes (x right, y up, looking along −z) into the world */
   quaternion: Quaternion;
+  /** millimetres; without perspective it only sets the depth of field */
   focalMm: number;
   sensorMm: number;
-  /** metres */
+  /** metres of the world across the picture when the view has no perspective; null when it has */
+  orthoWidth: number | null;
+  /** metres along the line of sight */
   focusDistance: number;
   fNumber: number;
 }
 
 const DEGREE = Math.PI / 180;
+/** Elevation of an isometric view: the angle whose tangent is the sine of 30°. */
+export const ISOMETRIC = Math.atan(Math.sin(30 * DEGREE) / Math.cos(45 * DEGREE));
+/** Nearest distance in metres anything can be focused on or held at. */
+const NEAREST = 0.05;
+const HOLD_STEPS = 24;
 
-/** The route shape of a tunnel layer by id; straight for null, for other kinds and for missing layers. */
-export function routeOfLayer(piece: Piece, layerId: string | null): RouteShape {
-  const layer = piece.layers.find((candidate) => candidate.id === layerId);
-  return layer?.kind === 'tunnel' ? tunnelRoute(layer, piece.tile) : { radius: 0, turnsPerMetre: 0 };
+/** The rotation that looks along a direction with its upright as near to `up` as can be. */
+function facing(direction: Vec3, up: Vec3): Quaternion {
+  const back = scale(normalize(direction), -1);
+  const across = cross(up, back);
+  const right = length(across) > 1e-6 ? normalize(across) : cross(levelUp(scale(back, -1)), back);
+  return fromColumns(right, cross(back, right), back);
 }
 
-/** The shape of the line the camera travels. */
-export const flightRoute = (piece: Piece): RouteShape =>
-  piece.flight.route === 'along' ? routeOfLayer(piece, piece.flight.follow) : { radius: 0, turnsPerMetre: 0 };
+/** Where the camera faces before it is turned by hand. */
+function aimed(flight: Flight, { aimPoint, track }: Prepared, place: Place, from: Vec3, phase: number): Quaternion {
+  if (flight.lens === 'isometric') {
+    const heading = fromAxis([0, 1, 0], (Number(flight.corner) * 90 + 45) * DEGREE);
+    return multiply(heading, fromAxis([1, 0, 0], -ISOMETRIC));
+  }
+  const up = uprightAt(place, flight.horizon);
+  const own = place.own ?? ([0, 0, 0, 1] as Quaternion);
+  if (flight.aim === 'own') return own;
+  if (flight.aim === 'target') {
+    const to = subtract(aimPoint(phase), from);
+    return length(to) > 1e-6 ? facing(to, flight.horizon === 'level' ? [0, 1, 0] : up) : own;
+  }
+  if (flight.lookAhead > 0 && track.length > 0) {
+    const to = subtract(track.at(phase + flight.lookAhead / track.length).position, place.position);
+    if (length(to) > 1e-6) return facing(to, flight.horizon === 'level' ? [0, 1, 0] : up);
+  }
+  return dot(place.tangent, place.tangent) > 0 ? facing(place.tangent, up) : own;
+}
 
 /**
- * Where the camera is and what its lens does at a phase, which is not wrapped: the second lap goes on ahead.
- * Travel is uniform by arc length, as a helix advances in proportion to its length.
+ * Where the camera is and what its lens does at a phase, which is not wrapped: the second lap goes on ahead. A pure
+ * function of the piece; what it needs of layers is their own motion, never the camera's.
  */
 export function cameraPose(piece: Piece, phase: number): CameraPose {
   const { flight } = piece;
-  const route = flightRoute(piece);
-  const path = pathFromSpec({
-    kind: 'helix',
-    radius: route.radius,
-    turns: route.turnsPerMetre * piece.tile,
-    advance: piece.tile,
-  });
-  const s = (flight.start / piece.tile + flight.tilesPerLap * phase) * path.length;
-  const frame = path.frameAt(s);
-  const base = fromColumns(frame.right, frame.up, scale(frame.tangent, -1));
-  const shake = shakeAt(
-    {
-      name: flight.shake,
-      scale: evaluateAnimated(flight.shakeScale, phase),
-      speed: flight.shakeSpeed,
-      seed: flight.shakeSeed,
-      seconds: lapSeconds(piece.lap.frames, piece.lap.rate),
-    },
-    phase,
+  const prepared = flightOf(piece);
+  const place = prepared.track.at(phase);
+  const tangentBase =
+    dot(place.tangent, place.tangent) > 0
+      ? facing(place.tangent, uprightAt(place, flight.horizon))
+      : (place.own ?? ([0, 0, 0, 1] as Quaternion));
+  const at = (value: Flight['aside']): number => evaluateAnimated(value, phase);
+  let position = add(place.position, rotate(tangentBase, [at(flight.aside), at(flight.above), 0]));
+  const perspective = flight.lens === 'perspective';
+  let focalMm = at(flight.focalMm);
+  const holds = perspective && flight.hold !== 'none';
+  const subject = holds ? prepared.sight(flight.holdAt, phase).position : position;
+  // the line of sight before the hand moves it
+  const turned = rotate(
+    multiply(fromAxis([0, 1, 0], -at(flight.yaw) * DEGREE), fromAxis([1, 0, 0], at(flight.pitch) * DEGREE)),
+    [0, 0, -1],
   );
-  const yaw = fromAxis([0, 1, 0], -evaluateAnimated(flight.yaw, phase) * DEGREE + shake.rotation[1]);
-  const pitch = fromAxis([1, 0, 0], evaluateAnimated(flight.pitch, phase) * DEGREE + shake.rotation[0]);
-  const roll = fromAxis([0, 0, 1], -evaluateAnimated(flight.roll, phase) * 2 * Math.PI + shake.rotation[2]);
-  const offset: Vec3 = [
-    evaluateAnimated(flight.aside, phase) + shake.position[0],
-    evaluateAnimated(flight.above, phase) + shake.position[1],
-    shake.position[2],
-  ];
+  if (holds && flight.hold === 'camera') {
+    const away = subtract(position, subject);
+    const wanted = (flight.holdWidth * focalMm) / flight.sensorMm;
+    // where it faces depends on where it is: a few steps find the place at which the depth is as wanted
+    let far = 1;
+    for (let step = 0; step < HOLD_STEPS && length(away) > 1e-6; step++) {
+      const forward = rotate(aimed(flight, prepared, place, position, phase), turned);
+      const depth = Math.max(NEAREST, dot(subtract(subject, position), forward));
+      far *= Math.min(10, Math.max(0.1, wanted / depth));
+      position = add(subject, scale(away, far));
+    }
+  }
+  const base = aimed(flight, prepared, place, position, phase);
+  const hand = prepared.hand(phase);
+  const much = at(flight.handScale);
+  const yaw = fromAxis([0, 1, 0], -at(flight.yaw) * DEGREE + hand.rotation[1] * much);
+  const pitch = fromAxis([1, 0, 0], at(flight.pitch) * DEGREE + hand.rotation[0] * much);
+  const lean = at(flight.roll) * 2 * Math.PI + prepared.bank(phase);
+  const roll = fromAxis([0, 0, 1], -lean + hand.rotation[2] * much);
+  const quaternion = multiply(base, multiply(yaw, multiply(pitch, roll)));
+  const forward = rotate(quaternion, [0, 0, -1]);
+  const depthOf = (point: Vec3): number => Math.max(NEAREST, dot(subtract(point, position), forward));
+  // what is held is measured before the hand moves the camera, so that the hand stays a hand
+  if (holds && flight.hold === 'lens') focalMm = Math.max(1, (flight.sensorMm * depthOf(subject)) / flight.holdWidth);
+  const focusDistance = focusAt(flight, prepared, phase, depthOf);
   return {
-    position: add(path.pointAt(s), rotate(base, offset)),
-    quaternion: multiply(base, multiply(yaw, multiply(pitch, roll))),
-    focalMm: evaluateAnimated(flight.focalMm, phase),
+    position: add(position, rotate(base, scale(hand.position, much))),
+    quaternion,
+    focalMm,
     sensorMm: flight.sensorMm,
-    focusDistance: evaluateAnimated(flight.focusM, phase),
-    fNumber: evaluateAnimated(flight.fNumber, phase),
+    orthoWidth: perspective ? null : at(flight.widthM),
+    focusDistance,
+    fNumber: at(flight.fNumber),
   };
+}
+
+/** The sharp distance in metres; between two marks it is pulled evenly in its reciprocal, as a focus ring turns. */
+function focusAt(flight: Flight, prepared: Prepared, phase: number, depthOf: (point: Vec3) => number): number {
+  const mark = (on: 'distance' | 'target' | 'aim', metres: Flight['focusM'], target: Flight['focusAt']): number => {
+    // without a target the camera aims at nothing in particular
+    if (on === 'distance' || (on === 'aim' && flight.aim !== 'target'))
+      return Math.max(NEAREST, evaluateAnimated(metres, phase));
+    return depthOf(on === 'target' ? prepared.sight(target, phase).position : prepared.aimPoint(phase));
+  };
+  const first = mark(flight.focusOn, flight.focusM, flight.focusAt);
+  if (flight.pullTo === 'none') return first;
+  const second = mark(flight.pullTo, flight.pullM, flight.pullAt);
+  const pull = Math.min(1, Math.max(0, evaluateAnimated(flight.pull, phase)));
+  return 1 / ((1 - pull) / first + pull / second);
 }

@@ -1,4 +1,4 @@
-import { cameraPose, routeOfLayer } from '../flight/camera';
+import { cameraPose } from '../flight/camera';
 import type { Piece } from '../piece/schema';
 import { lapSeconds } from '../time/lap';
 import type { TreatmentContext } from '../treatments/definition';
@@ -7,6 +7,7 @@ import { SORTS, type Sort } from '../treatments/definition';
 import type { LayerContext, LayerExtent } from './definition';
 import { groundAt } from './ground/ground';
 import { definitionOf, type Layer } from './registry';
+import { routeOfLayer } from './route';
 
 /** The extent of a layer that is not there. */
 const NOWHERE: LayerExtent = {
@@ -50,7 +51,7 @@ export function treatmentContext(piece: Piece, layer: Layer): TreatmentContext {
     tiled: definition.tiled(layer) && !layer.once,
     once: layer.once,
     extent: definition.extent(layer, world),
-    route: routeOfLayer(piece, 'follow' in layer && typeof layer.follow === 'string' ? layer.follow : layer.id),
+    route: routeOfLayer(piece, layer.id),
     turnStep: (axis, each) => definition.turnStep(layer, axis, each),
   };
 }

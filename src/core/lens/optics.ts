@@ -31,7 +31,19 @@ export const shutterSeconds = (angleDeg: number, hz: number): number => angleDeg
 
 /**
  * Signed blur radius in pixels at depth d for the engine's geometry (laws §7): aperture diameter A = f/N in metres,
- * pixel focal length p; R = ½·A·p·(1/s − 1/d). Positive beyond the focus.
+ * pixel focal length p; R = ½·A·p·(1/s − 1/d). Positive beyond the focus. Without perspective, where `flatM` is the distance
+ * at which the lens would see as much, R = ½·A·p·(d − s)/flatM².
  */
-export const blurRadiusPx = (apertureM: number, pixelFocal: number, focusM: number, depthM: number): number =>
-  0.5 * apertureM * pixelFocal * (1 / focusM - 1 / depthM);
+export const blurRadiusPx = (
+  apertureM: number,
+  pixelFocal: number,
+  focusM: number,
+  depthM: number,
+  flatM = 0,
+): number =>
+  flatM > 0
+    ? (0.5 * apertureM * pixelFocal * (depthM - focusM)) / (flatM * flatM)
+    : 0.5 * apertureM * pixelFocal * (1 / focusM - 1 / depthM);
+
+/** Distance in mm behind the lens at which an object at `focusMm` is sharp: the thin-lens equation. */
+export const imageDistanceMm = (focalMm: number, focusMm: number): number => (focalMm * focusMm) / (focusMm - focalMm);

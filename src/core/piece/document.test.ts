@@ -116,6 +116,22 @@ describe('documents of version 1', () => {
     expect(wall).toMatchObject({ lines: 'none', wall: 'skin', treatments: [] });
   });
 
+  it('the route and the hand of version 2 keep what they do', () => {
+    const flight = { route: 'along', follow: 'rings', tilesPerLap: 2, start: 1, shake: 'walking', shakeScale: 0.5 };
+    const parsed = parsePiece({ ...version1, version: 2, piece: { ...version1.piece, layers: [], flight } });
+    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+    expect(parsed.unknown).toEqual([]);
+    expect(parsed.piece.flight).toMatchObject({
+      route: { kind: 'along', follow: 'rings', tilesPerLap: 2, start: 1 },
+      horizon: 'carried',
+      handUp: 0.2,
+      handUpHz: 1.5,
+      handScale: 0.5,
+    });
+    const still = parsePiece({ ...version1, version: 2, piece: { ...version1.piece, layers: [], flight: {} } });
+    expect(still).toMatchObject({ ok: true, piece: { flight: { route: { kind: 'run', tilesPerLap: 1 }, handUp: 0 } } });
+  });
+
   it('what is not a piece at all is still named by the validation', () => {
     expect(parsePiece({ format: 'isomorph', version: 1, piece: { layers: 'none' } })).toMatchObject({ ok: false });
     expect(parsePiece({ format: 'isomorph', version: 1, piece: 7 })).toMatchObject({ ok: false });

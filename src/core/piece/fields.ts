@@ -22,7 +22,8 @@ export interface ControlMeta {
     | 'layer'
     | 'seed'
     | 'profile'
-    | 'outline';
+    | 'outline'
+    | 'target';
   label: string;
   /** one sentence, with the unit */
   hint: string;
@@ -36,8 +37,8 @@ export interface ControlMeta {
   /** shown value = stored value × display */
   display?: number;
   choices?: Record<string, string>;
-  /** which layers a reference may name: tunnels, grounds, or all */
-  of?: 'tunnel' | 'ground' | 'any';
+  /** which layers a reference may name: tunnels, grounds, those that have a route, or all */
+  of?: 'tunnel' | 'ground' | 'routed' | 'any';
   /** the words for naming none */
   none?: string;
   /** show only when a sibling field has one of these values */

@@ -1,3 +1,6 @@
+import { handFields } from '../flight/flight';
+import { HANDS, type HandName } from '../flight/hand';
+
 /** JSON of a piece, before anything is known of it. */
 type Json = Record<string, unknown>;
 
@@ -43,6 +46,31 @@ function treatmentsOfVersion1(layer: Json): Json {
   return { ...out, treatments };
 }
 
+/** Version 2 had one choice of route and of hand among the fields of the flight, and kept the route's own upright. */
+function flightOfVersion2(flight: Json): Json {
+  const out = { ...flight };
+  const [kind, follow, tilesPerLap, start] = ['route', 'follow', 'tilesPerLap', 'start'].map((name) =>
+    taken(out, name),
+  );
+  const tiles = {
+    ...(tilesPerLap === undefined ? {} : { tilesPerLap }),
+    ...(start === undefined ? {} : { start }),
+  };
+  const [shake, scale, speed, seed] = ['shake', 'shakeScale', 'shakeSpeed', 'shakeSeed'].map((name) =>
+    taken(out, name),
+  );
+  const hand = typeof shake === 'string' && shake in HANDS ? HANDS[shake as HandName] : null;
+  return {
+    ...out,
+    route: kind === 'along' ? { kind: 'along', follow: follow ?? null, ...tiles } : { kind: 'run', ...tiles },
+    horizon: 'carried',
+    ...(hand && shake !== 'none' ? handFields(hand.swings) : {}),
+    ...(scale === undefined ? {} : { handScale: scale }),
+    ...(speed === undefined ? {} : { handSpeed: speed }),
+    ...(seed === undefined ? {} : { handSeed: seed }),
+  };
+}
+
 /** What brings a piece from each version to the next. */
 const steps: Record<number, (piece: Json) => Json> = {
   1: (piece) => ({
@@ -52,6 +80,11 @@ const steps: Record<number, (piece: Json) => Json> = {
           typeof layer === 'object' && layer !== null ? treatmentsOfVersion1(layer as Json) : layer,
         )
       : piece.layers,
+  }),
+  2: (piece) => ({
+    ...piece,
+    flight:
+      typeof piece.flight === 'object' && piece.flight !== null ? flightOfVersion2(piece.flight as Json) : piece.flight,
   }),
 };
 

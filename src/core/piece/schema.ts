@@ -6,7 +6,7 @@ import { DeliverySchema } from './delivery';
 import { number } from './fields';
 
 /** Newest version of the document this program reads and the only one it writes. */
-export const DOCUMENT_VERSION = 2;
+export const DOCUMENT_VERSION = 3;
 
 const LapSchema = z.looseObject({
   frames: z

@@ -17,7 +17,7 @@ const pieceWith = (layer: Layer): Piece =>
     name: 'Test',
     lap: { frames: 100, rate: { num: 25, den: 1 } },
     layers: [{ ...layer, ...few[layer.kind] }],
-    flight: { tilesPerLap: layer.once ? 0 : 1 },
+    flight: { route: { kind: 'run', tilesPerLap: layer.once ? 0 : 1 } },
     look: {},
   });
 const failures = (piece: Piece): string[] =>
@@ -78,7 +78,7 @@ describe('siblings', () => {
   it('keeps to one group when asked to', () => {
     const flight = FlightSchema.parse({});
     const moved = siblingOf(flight, { schema: FlightSchema, steps: {}, group: 'Lens' }, { seed: 4, boldness: 1 });
-    expect(moved.tilesPerLap).toBe(flight.tilesPerLap);
+    expect(moved.route).toEqual(flight.route);
     expect(moved.yaw).toBe(flight.yaw);
     expect(moved).not.toEqual(flight);
   });

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { handFields } from '../flight/flight';
+import { HANDS, type HandName } from '../flight/hand';
 import { layerElements } from '../layers/batch';
 import { PieceSchema, type Piece } from '../piece/schema';
 import { newTreatment, type Treatment } from '../treatments/registry';
@@ -52,10 +54,10 @@ const closing: fc.Arbitrary<Piece> = fc
     along: fc.boolean(),
     rolls: fc.integer({ min: -2, max: 2 }),
     tile: unit.map((u) => 3 + 12 * u),
-    shake: fc.constantFrom('none', 'standing', 'walking'),
+    hand: fc.constantFrom<HandName[]>('none', 'standing', 'walking'),
     cycles: fc.integer({ min: 1, max: 5 }),
   })
-  .map(({ field, tunnel, tiles, along, rolls, tile, shake, cycles }) =>
+  .map(({ field, tunnel, tiles, along, rolls, tile, hand, cycles }) =>
     PieceSchema.parse({
       id: 'p',
       name: 'P',
@@ -63,10 +65,8 @@ const closing: fc.Arbitrary<Piece> = fc
       tile,
       layers: [field, tunnel],
       flight: {
-        route: along ? 'along' : 'straight',
-        follow: 'tunnel',
-        tilesPerLap: tiles,
-        shake,
+        route: along ? { kind: 'along', follow: 'tunnel', tilesPerLap: tiles } : { kind: 'run', tilesPerLap: tiles },
+        ...handFields(HANDS[hand].swings),
         roll: { law: 'wound', start: 0, perLap: rolls },
         focusM: { law: 'swing', middle: 4, reach: 2, cycles, wave: 'noise', shift: 0.2 },
       },
@@ -115,7 +115,7 @@ describe('random pieces', () => {
 
   it('a value that does not close is found, whichever it is', () => {
     const faults: [string, (piece: Piece) => void][] = [
-      ['travel', (p) => (p.flight.tilesPerLap = 1.37)],
+      ['travel', (p) => Object.assign(p.flight.route, { tilesPerLap: 1.37 })],
       ['roll', (p) => (p.flight.roll = { law: 'wound', start: 0, perLap: 0.31 })],
       [
         'focus',

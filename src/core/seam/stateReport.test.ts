@@ -34,7 +34,9 @@ describe('state half of the seam report', () => {
 
   it('finds the symmetry that the camera’s advance gives', () => {
     expect(sceneSymmetry(tunnel)).toMatchObject({ kind: 'translation', advance: 8, turns: 0 });
-    expect(sceneSymmetry(plant(tunnel, (p) => (p.flight.tilesPerLap = 0))).kind).toBe('identity');
+    expect(sceneSymmetry(plant(tunnel, (p) => Object.assign(p.flight.route, { tilesPerLap: 0 }))).kind).toBe(
+      'identity',
+    );
     const half = plant(spiral, (p) => {
       const [wires] = p.layers;
       if (wires.kind === 'tunnel') wires.helixTurns = 1.25;
@@ -43,10 +45,10 @@ describe('state half of the seam report', () => {
   });
 
   it('names a camera that stops between tiles, and mends it', () => {
-    const faulty = plant(tunnel, (p) => (p.flight.tilesPerLap = 1.3));
-    expect(failures(faulty)).toContain('camera');
-    const repair = stateReport(faulty).findings.find(({ id }) => id === 'camera')?.repair;
-    expect(repair).toMatchObject({ path: ['flight', 'tilesPerLap'], value: 1 });
+    const faulty = plant(tunnel, (p) => Object.assign(p.flight.route, { tilesPerLap: 1.3 }));
+    expect(failures(faulty)).toContain('value:flight.route.tilesPerLap');
+    const repair = stateReport(faulty).findings.find(({ id }) => id === 'value:flight.route.tilesPerLap')?.repair;
+    expect(repair).toMatchObject({ path: ['flight', 'route', 'tilesPerLap'], value: 1 });
   });
 
   it('names the layer whose turn does not fit its sides', () => {
@@ -101,7 +103,7 @@ describe('state half of the seam report', () => {
     fc.assert(
       fc.property(wrong, ({ tiles, spin, cycles, twist }) => {
         let piece = plant(tunnel, (p) => {
-          p.flight.tilesPerLap = tiles;
+          Object.assign(p.flight.route, { tilesPerLap: tiles });
           const [motes, frames] = p.layers;
           if (motes.kind === 'field') {
             Object.assign(motes.treatments[0], { cycles });

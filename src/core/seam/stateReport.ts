@@ -1,11 +1,14 @@
 import type { z } from 'zod';
-import { cameraPose } from '../flight/camera';
-import { FlightSchema } from '../flight/schema';
+import { cameraPose, type CameraPose } from '../flight/camera';
+import { routeOf } from '../flight/routes/registry';
+import { FlightSchema, flightSteps } from '../flight/schema';
+import { TargetSchema } from '../flight/target';
 import { LookSchema } from '../look/schema';
 import { layerPoints, type LayerPoints } from '../layers/batch';
 import type { LayerContext } from '../layers/definition';
 import { layerContext, treatmentContext } from '../layers/context';
 import { controlOf, isShown } from '../piece/fields';
+import { setAt } from '../piece/paths';
 import { definitionOf, type Layer } from '../layers/registry';
 import { treatmentOf, type Treatment } from '../treatments/registry';
 import type { Piece } from '../piece/schema';
@@ -72,57 +75,45 @@ export function stateReport(piece: Piece): StateReport {
 const distance = (a: readonly number[], b: readonly number[]): number => Math.hypot(...a.map((v, i) => v - b[i]));
 
 function cameraFinding(piece: Piece, g: Symmetry): Finding {
-  const at = (phase: number): number[] => {
-    const pose = cameraPose(piece, phase);
-    return [...pose.position, ...pose.quaternion, pose.focalMm / 50, pose.focusDistance / 10, pose.fNumber / 8];
-  };
+  const values = ({ position, quaternion, ...pose }: CameraPose): number[] => [
+    ...position,
+    ...quaternion,
+    pose.focalMm / 50,
+    pose.focusDistance / 10,
+    pose.fNumber / 8,
+    (pose.orthoWidth ?? 0) / 10,
+  ];
+  const end = values(cameraPose(piece, 1));
+  // a rotation and its negative are the same: all are compared with the sign of the end's
+  const aligned = (v: number[]): number[] =>
+    end[3] * v[3] + end[4] * v[4] + end[5] * v[5] + end[6] * v[6] >= 0
+      ? v
+      : v.map((n, i) => (i >= 3 && i < 7 ? -n : n));
+  const at = (phase: number): number[] => aligned(values(cameraPose(piece, phase)));
   const carried = (phase: number): number[] => {
     const pose = cameraPose(piece, phase);
-    const position = applySymmetry(g, pose.position);
-    const q = multiply(symmetryRotation(g), pose.quaternion);
-    return [...position, ...q, pose.focalMm / 50, pose.focusDistance / 10, pose.fNumber / 8];
+    return aligned(
+      values({
+        ...pose,
+        position: applySymmetry(g, pose.position),
+        quaternion: multiply(symmetryRotation(g), pose.quaternion),
+      }),
+    );
   };
-  // a rotation and its negative are the same: compare with the nearer sign
-  const align = (a: number[], b: number[]): number[] => {
-    const same = a[3] * b[3] + a[4] * b[4] + a[5] * b[5] + a[6] * b[6] >= 0;
-    return same ? b : b.map((v, i) => (i >= 3 && i < 7 ? -v : v));
+  const gap = distance(end, carried(0));
+  const size = (v: readonly number[]): number => Math.hypot(...v);
+  // one-sided differences of second order
+  const slopeGapOver = (h: number): number => {
+    const [b1, b2, a0, a1, a2] = [at(1 - h), at(1 - 2 * h), carried(0), carried(h), carried(2 * h)];
+    const before = end.map((v, i) => (3 * v - 4 * b1[i] + b2[i]) / (2 * h));
+    const after = a0.map((v, i) => (-3 * v + 4 * a1[i] - a2[i]) / (2 * h));
+    return distance(before, after) / Math.max(size(before), size(after), 0.05);
   };
-  const gap = distance(at(1), align(at(1), carried(0)));
-  const before = at(1 - STEP).map((v, i) => (align(at(1 - STEP), at(1))[i] - v) / STEP);
-  const after = carried(0).map((v, i) => (align(carried(0), carried(STEP))[i] - v) / STEP);
-  const signed =
-    align(at(1), carried(0))[6] === carried(0)[6] ? after : after.map((v, i) => (i >= 3 && i < 7 ? -v : v));
-  const speed = Math.max(
-    distance(
-      before,
-      before.map(() => 0),
-    ),
-    distance(
-      signed,
-      signed.map(() => 0),
-    ),
-    0.05,
-  );
-  const slopeGap = distance(before, signed) / speed;
-  const whole = Number.isInteger(piece.flight.tilesPerLap);
-  const shaken = piece.flight.shake === 'none' ? 0 : 0.25;
-  const ok = gap < TOLERANCE && slopeGap < SLOPE_TOLERANCE + shaken + 0.25 && whole;
+  const coarse = slopeGapOver(STEP);
+  const slopeGap = coarse < SLOPE_TOLERANCE ? coarse : Math.min(coarse, slopeGapOver(STEP / 4));
+  const ok = gap < TOLERANCE && slopeGap < SLOPE_TOLERANCE;
   const metres = g.advance.toFixed(2).replace(/\.?0+$/, '');
-  if (!whole)
-    return {
-      id: 'camera',
-      subject: 'Camera',
-      layerId: null,
-      ok: false,
-      gap: Math.max(gap, wholeGap(piece.flight.tilesPerLap)),
-      slopeGap,
-      says: `travels ${piece.flight.tilesPerLap} tiles per lap; the world repeats after whole tiles only`,
-      repair: {
-        says: `Travel ${Math.round(piece.flight.tilesPerLap)} tiles instead`,
-        path: ['flight', 'tilesPerLap'],
-        value: Math.round(piece.flight.tilesPerLap),
-      },
-    };
+  const same = g.advance !== 0 ? `travels ${metres} m` : g.turns !== 0 ? `turns ${turnWords(g.turns)}` : 'returns';
   return {
     id: 'camera',
     subject: 'Camera',
@@ -132,13 +123,18 @@ function cameraFinding(piece: Piece, g: Symmetry): Finding {
     slopeGap,
     repair: null,
     says: ok
-      ? g.advance === 0
-        ? 'returns to where it began, at the same speed'
-        : `travels ${metres} m, same speed on both sides`
+      ? `${same}, at the same speed on both sides`
       : gap < TOLERANCE
         ? `changes speed at the seam by ${(slopeGap * 100).toFixed(0)} %`
         : `ends ${gap.toFixed(3)} away from where it began`,
   };
+}
+
+/** Turns as a fraction where they are one, backwards where that is shorter. */
+function turnWords(turns: number): string {
+  const signed = turns > 0.5 ? turns - 1 : turns;
+  const part = Math.round(1 / signed);
+  return Math.abs(1 / signed - part) < 1e-6 ? `1/${Math.abs(part)} of a turn` : `${signed.toFixed(3)} of a turn`;
 }
 
 const wholeGap = (n: number): number => Math.abs(n - Math.round(n));
@@ -283,6 +279,10 @@ interface Place {
   step: number;
 }
 
+/** What a field is called on screen. */
+const labelOf = (schema: z.ZodType, name: string): string =>
+  (controlOf((schema as unknown as z.ZodObject).shape[name] as z.ZodType)?.label ?? name).toLowerCase();
+
 /** Whether a field of an object is in use, given its siblings. */
 function inUse(schema: z.ZodType, name: string, object: object): boolean {
   const field = (schema as unknown as z.ZodObject).shape[name] as z.ZodType | undefined;
@@ -292,15 +292,9 @@ function inUse(schema: z.ZodType, name: string, object: object): boolean {
 /** The piece with every value that does not close brought to the nearest that does. */
 export function mendValues(piece: Piece): Piece {
   return valueFindings(piece).reduce(
-    (mended, { repair }) => (repair ? setIn(mended, repair.path, repair.value) : mended),
+    (mended, { repair }) => (repair ? setAt(mended, repair.path, repair.value) : mended),
     piece,
   );
-}
-
-function setIn<T>(root: T, [key, ...rest]: readonly (string | number)[], value: unknown): T {
-  const child = (root as Record<string | number, unknown>)[key];
-  const next = rest.length === 0 ? value : setIn(child, rest, value);
-  return (Array.isArray(root) ? root.map((item, i) => (i === key ? next : item)) : { ...root, [key]: next }) as T;
 }
 
 /** Every animated value of the piece, with the step that closes it. */
@@ -314,15 +308,15 @@ export function animatedPlaces(piece: Piece): Place[] {
     steps: Record<string, number>,
   ): Place[] =>
     Object.entries(object)
-      .filter(([, value]) => typeof value === 'object' && value !== null && 'law' in value)
-      .filter(([name]) => inUse(schema, name, object))
-      .map(([name, value]) => ({
-        subject: `${subject}, ${name}`,
-        layerId,
-        path: [...path, name],
-        value: value as Animated,
-        step: steps[name] ?? 0,
-      }));
+      .filter(([name, value]) => typeof value === 'object' && value !== null && inUse(schema, name, object))
+      .flatMap(([name, value]): Place[] => {
+        const words = `${subject}, ${labelOf(schema, name)}`;
+        const here = [...path, name];
+        if ('law' in (value as object))
+          return [{ subject: words, layerId, path: here, value: value as Animated, step: steps[name] ?? 0 }];
+        const meta = controlOf((schema as unknown as z.ZodObject).shape[name] as z.ZodType);
+        return meta?.control === 'target' ? inObject(value as object, TargetSchema, here, words, layerId, {}) : [];
+      });
   return [
     ...piece.layers.flatMap((layer, i) => [
       ...inObject(
@@ -346,11 +340,15 @@ export function animatedPlaces(piece: Piece): Place[] {
         ),
       ),
     ]),
-    ...inObject(piece.flight, FlightSchema, ['flight'], 'Camera', null, {
-      roll: 1,
-      yaw: 360,
-      bladeTurn: 360 / Math.max(1, piece.flight.blades),
-    }),
+    ...inObject(piece.flight, FlightSchema, ['flight'], 'Camera', null, flightSteps(piece.flight)),
+    ...inObject(
+      piece.flight.route,
+      routeOf(piece.flight.route.kind).schema,
+      ['flight', 'route'],
+      'Camera',
+      null,
+      routeOf(piece.flight.route.kind).closingSteps(piece.flight.route, piece),
+    ),
     ...inObject(piece.look, LookSchema, ['look'], 'Look', null, {}),
   ];
 }
@@ -388,7 +386,11 @@ export function treatmentSteps(piece: Piece, layer: Layer, t: Treatment): Record
 
 /** Numbers that must be whole steps for the world to tile and the lap to close: twist, windings, cycles. */
 function fieldFindings(piece: Piece): Finding[] {
-  return piece.layers.flatMap((layer, index) => {
+  const { route } = piece.flight;
+  const { schema, closingSteps } = routeOf(route.kind);
+  const where = { subject: 'Camera', layerId: null, path: ['flight', 'route'] };
+  const flown = stepFindings(route, schema, closingSteps(route, piece), where);
+  const layers = piece.layers.flatMap((layer, index) => {
     if (layer.hidden) return [];
     const definition = definitionOf(layer.kind);
     const own = stepFindings(layer, definition.schema, definition.closingSteps(layer), {
@@ -407,6 +409,7 @@ function fieldFindings(piece: Piece): Finding[] {
     });
     return [...own, ...treated];
   });
+  return [...flown, ...layers];
 }
 
 /** @param always animated fields that may not leave their steps at any time */
@@ -414,7 +417,7 @@ function stepFindings(
   owner: object,
   schema: z.ZodType,
   steps: Record<string, number>,
-  where: { subject: string; layerId: string; path: (string | number)[] },
+  where: { subject: string; layerId: string | null; path: (string | number)[] },
   always: ReadonlySet<string> = new Set(),
 ): Finding[] {
   const fields = (schema as unknown as z.ZodObject).shape as Record<string, z.ZodType>;

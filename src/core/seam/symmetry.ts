@@ -1,32 +1,26 @@
-import { flightRoute } from '../flight/camera';
+import { carriedBy, flightOf } from '../flight/flight';
+import type { Travel } from '../flight/routes/definition';
 import type { Piece } from '../piece/schema';
-import { fromAxis, rotate, type Quaternion, type Vec3 } from '../space/vector';
+import { fromAxis, type Quaternion, type Vec3 } from '../space/vector';
 
-/** The one transform that must carry the scene at phase φ onto the scene at φ + 1: a turn about −z, then an advance along it. */
-export interface Symmetry {
+/** The one transform that must carry the scene at phase φ onto the scene at φ + 1: a turn, then an advance along −z. */
+export interface Symmetry extends Travel {
   kind: 'identity' | 'translation' | 'rotation' | 'screw';
-  /** turns about the z axis */
-  turns: number;
-  /** metres along −z */
-  advance: number;
 }
 
 const EPS = 1e-9;
 
-/** The symmetry that follows from the camera's advance per lap. */
+/** The symmetry that follows from what the camera gains per lap. Whole turns are none. */
 export function sceneSymmetry(piece: Piece): Symmetry {
-  const advance = piece.flight.tilesPerLap * piece.tile;
-  const raw = flightRoute(piece).turnsPerMetre * advance;
-  const turns = Math.abs(raw - Math.round(raw)) < EPS ? 0 : raw - Math.floor(raw);
-  const moves = Math.abs(advance) > EPS;
+  const { travel } = flightOf(piece);
+  const whole = Math.abs(travel.turns - Math.round(travel.turns)) < EPS;
+  const turns = whole ? 0 : travel.turns - Math.floor(travel.turns);
+  const moves = Math.abs(travel.advance) > EPS;
   const kind = moves ? (turns > 0 ? 'screw' : 'translation') : turns > 0 ? 'rotation' : 'identity';
-  return { kind, turns, advance };
+  return { ...travel, kind, turns };
 }
 
-export const symmetryRotation = (g: Symmetry): Quaternion => fromAxis([0, 0, 1], g.turns * 2 * Math.PI);
+export const symmetryRotation = (g: Symmetry): Quaternion => fromAxis(g.axis, g.turns * 2 * Math.PI);
 
 /** The point under the symmetry. */
-export function applySymmetry(g: Symmetry, point: Vec3): Vec3 {
-  const [x, y, z] = rotate(symmetryRotation(g), point);
-  return [x, y, z - g.advance];
-}
+export const applySymmetry = (g: Symmetry, point: Vec3): Vec3 => carriedBy(g, 1, point);

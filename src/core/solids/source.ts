@@ -114,7 +114,8 @@ export const sourceFields = {
     { label: 'Exchanged', group, hint: 'Another body in its place from one frame to another; all else stays.' },
   ),
   exchangeFrom: integer(60, {
-    label: 'From frame',
+    label: 'Shown from',
+    unit: 'frames',
     min: 0,
     max: 100_000,
     comfort: 250,
@@ -123,7 +124,8 @@ export const sourceFields = {
     hint: 'First frame that shows the other body.',
   }),
   exchangeTo: integer(120, {
-    label: 'To frame',
+    label: 'Until',
+    unit: 'frames',
     min: 0,
     max: 100_000,
     comfort: 250,

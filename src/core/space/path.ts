@@ -1,3 +1,4 @@
+import { closedSpline } from './spline';
 import { cross, dot, length, normalize, scale, subtract, add, type Vec3 } from './vector';
 
 export interface Frame {
@@ -15,6 +16,8 @@ export interface Path {
 
 export type PathSpec =
   | { kind: 'straight'; length: number }
+  /** closed and smooth through at least two points */
+  | { kind: 'closed'; points: readonly Vec3[] }
   /** `turns` about the −z axis over `advance` metres along it */
   | { kind: 'helix'; radius: number; turns: number; advance: number };
 
@@ -23,6 +26,7 @@ export type PathSpec =
  * Frames are rotation-minimising with the leftover twist of each turn spread evenly, so they repeat after every turn.
  */
 export function pathFromSpec(spec: PathSpec): Path {
+  if (spec.kind === 'closed') return closedSpline(spec.points);
   const advance = spec.kind === 'helix' ? spec.advance : spec.length;
   const radius = spec.kind === 'helix' ? spec.radius : 0;
   const turns = spec.kind === 'helix' ? spec.turns : 0;
@@ -79,3 +83,9 @@ export const angleAbout = (axis: Vec3, a: Vec3, b: Vec3): number => Math.atan2(d
 /** Length of a polyline in metres. */
 export const polylineLength = (points: readonly Vec3[]): number =>
   points.reduce((sum, p, i) => (i === 0 ? 0 : sum + length(subtract(p, points[i - 1]))), 0);
+
+/** The unit vector perpendicular to a unit tangent that points upwards most; away from the world's back where that is none. */
+export function levelUp(tangent: Vec3): Vec3 {
+  const across = cross(tangent, [0, 1, 0]);
+  return length(across) > 1e-6 ? normalize(cross(across, tangent)) : [0, 0, tangent[1] > 0 ? 1 : -1];
+}

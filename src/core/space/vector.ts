@@ -52,3 +52,16 @@ export function fromColumns(x: Vec3, y: Vec3, z: Vec3): Quaternion {
   const s = 2 * Math.sqrt(1 + z[2] - x[0] - y[1]);
   return [(z[0] + x[2]) / s, (z[1] + y[2]) / s, s / 4, (x[1] - y[0]) / s];
 }
+
+/** The rotation a share t of the way from a to b, at constant angular speed the shorter way (Shoemake, SIGGRAPH 1985). */
+export function slerp(a: Quaternion, b: Quaternion, t: number): Quaternion {
+  const cosine = a[0] * b[0] + a[1] * b[1] + a[2] * b[2] + a[3] * b[3];
+  const sign = cosine < 0 ? -1 : 1;
+  const angle = Math.acos(Math.min(1, cosine * sign));
+  const sine = Math.sin(angle);
+  const [wa, wb] = sine < 1e-9 ? [1 - t, t] : [Math.sin((1 - t) * angle) / sine, Math.sin(t * angle) / sine];
+  return a.map((v, i) => v * wa + sign * b[i] * wb) as Quaternion;
+}
+
+/** The rotation that undoes a rotation. */
+export const inverse = (q: Quaternion): Quaternion => [-q[0], -q[1], -q[2], q[3]];

@@ -209,7 +209,7 @@ describe('every treatment', () => {
   it.each(treatmentKinds)('%s closes on every layer, whatever the interface offers', (kind) => {
     fc.assert(
       fc.property(layers, treatment(kind), fc.integer({ min: 0, max: 2 }), (layer, t, tilesPerLap) => {
-        const { findings } = stateReport(pieceWith(layer, [t], { tilesPerLap }));
+        const { findings } = stateReport(pieceWith(layer, [t], { route: { kind: 'run', tilesPerLap } }));
         expect(findings.filter(({ ok }) => !ok).map((f) => `${f.subject}: ${f.says}`)).toEqual([]);
       }),
       { numRuns: 24 },
@@ -284,9 +284,11 @@ describe('what the seam report says of treatments', () => {
   });
 
   it('a layer that stands once fails when the camera travels on', () => {
-    const once = pieceWith({ kind: 'copies', once: true }, [], { tilesPerLap: 1 });
+    const once = pieceWith({ kind: 'copies', once: true }, [], { route: { kind: 'run', tilesPerLap: 1 } });
     expect(failures(once)).toEqual(['layer:one']);
-    expect(failures(pieceWith({ kind: 'copies', once: true }, [], { tilesPerLap: 0 }))).toEqual([]);
+    expect(failures(pieceWith({ kind: 'copies', once: true }, [], { route: { kind: 'run', tilesPerLap: 0 } }))).toEqual(
+      [],
+    );
   });
 });
 

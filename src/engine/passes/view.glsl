@@ -3,21 +3,29 @@ uniform vec2 uPicture;       // width, height in pixels
 uniform float uPixelFocal;   // focal length in pixels
 uniform float uApertureHalf; // radius of the aperture in metres
 uniform float uFocus;        // metres
+uniform float uFlat;         // without perspective the distance at which the lens would see as much; 0 with it
 uniform vec4 uAir;           // fog start, fog distance, far reach, near fade; metres
 
+// what metres at depth d are divided by on their way to the picture
+float over(float d) { return uFlat > 0.0 ? uFlat : d; }
+
 // signed radius of the blur in pixels at depth d; positive beyond the focus (laws §7)
-float blurPx(float d) { return uApertureHalf * uPixelFocal * (1.0 / uFocus - 1.0 / d); }
+float blurPx(float d) { return uApertureHalf * uPixelFocal * (d - uFocus) / (over(d) * over(uFocus)); }
 
 // A view-space point through a point of the lens off the axis, which shears the view about the plane of focus; jitter is a
 // sub-pixel offset in pixels.
 vec4 throughLens(vec3 v, vec2 lens, vec2 jitter) {
   float d = -v.z;
-  vec2 xy = v.xy + lens * (d / uFocus - 1.0);
-  vec2 clip = 2.0 * (xy * uPixelFocal + jitter * d) / uPicture;
+  vec2 xy = v.xy + lens * ((d - uFocus) / over(uFocus));
+  vec2 at = 2.0 * (xy * (uPixelFocal / over(d)) + jitter) / uPicture;
   float near = 0.03;
   float far = max(uAir.z, 1.0);
-  return vec4(clip, ((far + near) * d - 2.0 * far * near) / (far - near), d);
+  if (uFlat > 0.0) return vec4(at, (2.0 * d - far - near) / (far - near), 1.0);
+  return vec4(at * d, ((far + near) * d - 2.0 * far * near) / (far - near), d);
 }
+
+// from a point of the view towards the eye, of length 1
+vec3 toEye(vec3 v) { return uFlat > 0.0 ? vec3(0.0, 0.0, 1.0) : normalize(-v); }
 
 float clearAir(float d) { return exp(-max(0.0, d - uAir.x) / uAir.y); }
 

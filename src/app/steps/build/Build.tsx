@@ -6,11 +6,12 @@ import { CardsHead } from '../../parts/CardsHead';
 import { Reorder } from '../../parts/Reorder';
 import { bench, usePiece } from '../../state/bench';
 import { LayerCard } from './LayerCard';
+import { MapBand } from './map/MapBand';
 import { addLayer, moveLayer } from './layerEdits';
 import menu from '../../parts/Menu.module.css';
 import styles from './Build.module.css';
 
-export { MapBand as BuildBand } from './map/MapBand';
+export const BuildBand = () => <MapBand />;
 
 function add(kind: LayerKind): void {
   let id = '';

@@ -35,12 +35,19 @@ describe('layers', () => {
     const bound: Piece = {
       ...both.piece,
       layers: [{ ...field, follow: route.id } as typeof field, route],
-      flight: { ...both.piece.flight, follow: route.id },
+      flight: {
+        ...both.piece.flight,
+        route: { kind: 'along', follow: route.id, tilesPerLap: 1, start: 0 },
+        aimAt: { ...both.piece.flight.aimAt, on: 'layer', layer: route.id },
+      },
     };
     const left = removeLayer(bound, route.id);
     expect(left.layers).toHaveLength(1);
     expect(left.layers[0]).toMatchObject({ follow: null });
-    expect(left.flight.follow).toBeNull();
+    expect(left.flight.route).toMatchObject({ kind: 'along', follow: null });
+    expect(left.flight.aimAt).toMatchObject({ on: 'layer', layer: null });
+    // a layer that is named nowhere changes nothing
+    expect(removeLayer(bound, field.id).flight).toEqual(bound.flight);
   });
 
   it('move to where another one is', () => {

@@ -51,11 +51,23 @@ function without(layer: Layer, id: string): Layer {
   return named.length === 0 ? layer : { ...layer, ...Object.fromEntries(named.map(([name]) => [name, null])) };
 }
 
+/** The flight with every reference to a layer taken out: of what it follows, aims at, focuses on or rides on. */
+function flightWithout(flight: Piece['flight'], id: string): Piece['flight'] {
+  const forget = <T extends object>(owner: T): T =>
+    Object.fromEntries(
+      Object.entries(owner).map(([name, value]: [string, unknown]) => {
+        if ((name === 'follow' || name === 'layer') && value === id) return [name, null];
+        const target = typeof value === 'object' && value !== null && ('on' in value || 'kind' in value);
+        return [name, target ? forget(value) : value];
+      }),
+    ) as T;
+  return forget(flight);
+}
+
 /** Without the layer; what followed it goes straight, what was linked to it is not. */
 export function removeLayer(piece: Piece, id: string): Piece {
   const layers = piece.layers.filter((layer) => layer.id !== id).map((layer) => without(layer, id));
-  const flight = piece.flight.follow === id ? { ...piece.flight, follow: null } : piece.flight;
-  return { ...piece, layers, flight };
+  return { ...piece, layers, flight: flightWithout(piece.flight, id) };
 }
 
 /** The layer moved to where another one is. */

@@ -1,46 +1,75 @@
-import { FlightSchema } from '../../../core/flight/schema';
+import { Eye, Move3d } from 'lucide-react';
 import { cameraPose } from '../../../core/flight/camera';
+import { routeOf } from '../../../core/flight/routes/registry';
+import { FlightSchema, flightSteps } from '../../../core/flight/schema';
 import { depthLimitsMm, fieldOfViewDeg, hyperfocalMm, shutterSeconds } from '../../../core/lens/optics';
-import { evaluateAnimated, lawOf } from '../../../core/time/animated';
-import { rateHz } from '../../../core/time/lap';
 import type { Piece } from '../../../core/piece/schema';
+import { evaluateAnimated } from '../../../core/time/animated';
+import { rateHz } from '../../../core/time/lap';
+import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
+import { CardsHead } from '../../parts/CardsHead';
 import { Inspector } from '../../parts/Inspector';
 import { bench, useBench, usePiece } from '../../state/bench';
+import { flyByHand, observe } from './byhand/modes';
 import { FlyDrawing } from './FlyDrawing';
+import { HandRows, handNameOf } from './HandRows';
+import { LensRows } from './LensRows';
+import { RouteRows } from './route/RouteRows';
 import styles from './Fly.module.css';
 
-export { LapBand as FlyBand } from './LapBand';
+export { FlyBand } from './FlyBand';
 
-export const FLY_GROUPS = ['Route', 'Aim', 'Handheld', 'Lens', 'Focus', 'Shutter'] as const;
+export const FLY_GROUPS = ['Route', 'Aim', 'Roll', 'Handheld', 'Lens', 'Focus', 'Shutter'] as const;
 export type FlyGroup = (typeof FLY_GROUPS)[number];
 
 const metres = (mm: number): string => (mm === Infinity ? '∞' : `${(mm / 1000).toFixed(2)} m`);
+const turns = (n: number): string => `${Number(n.toFixed(3))} ${Math.abs(n) === 1 ? 'roll' : 'rolls'} per lap`;
+
+function nameOf(piece: Piece, target: Piece['flight']['aimAt']): string {
+  if (target.on === 'point') return 'a point';
+  const name = piece.layers.find(({ id }) => id === target.layer)?.name ?? 'no layer yet';
+  return target.on === 'element' ? `${name} ${target.element}` : name;
+}
 
 function summary(piece: Piece, phase: number, group: FlyGroup): string {
   const { flight, lap } = piece;
   const pose = cameraPose(piece, phase);
   switch (group) {
-    case 'Route': {
-      const tunnel = piece.layers.find(({ id }) => id === flight.follow)?.name;
-      const way = flight.route === 'along' && tunnel ? `along ${tunnel}` : 'straight';
-      return `${way} · ${Number((flight.tilesPerLap * piece.tile).toFixed(2))} m per lap`;
-    }
+    case 'Route':
+      return routeOf(flight.route.kind).summary(flight.route, piece);
     case 'Aim': {
-      const roll = flight.roll;
-      return typeof roll === 'object' && roll.law === 'wound'
-        ? `ahead · ${roll.perLap} rolls per lap`
-        : 'ahead, along the tangent';
+      if (flight.lens === 'isometric') return 'fixed by the isometric view';
+      if (flight.aim === 'target') return `at ${nameOf(piece, flight.aimAt)}`;
+      if (flight.aim === 'own') return 'by its own direction';
+      return flight.lookAhead > 0 ? `${flight.lookAhead} m ahead on the way` : 'ahead, along the tangent';
     }
-    case 'Handheld':
-      return flight.shake === 'none'
+    case 'Roll': {
+      const { roll, bank, horizon } = flight;
+      const parts = [
+        horizon === 'level' ? 'level' : 'carried',
+        ...(typeof roll === 'object' && roll.law === 'wound' ? [turns(roll.perLap)] : []),
+        ...(bank !== 0 ? [`banks ×${bank}`] : []),
+      ];
+      return parts.join(' · ');
+    }
+    case 'Handheld': {
+      const name = handNameOf(flight);
+      return name === 'none'
         ? 'still'
-        : `${flight.shake} · ×${evaluateAnimated(flight.shakeScale, phase).toFixed(2)}`;
-    case 'Lens':
-      return `${pose.focalMm.toFixed(0)} mm · f/${pose.fNumber.toFixed(1)} · ${fieldOfViewDeg(pose.focalMm, pose.sensorMm).toFixed(1)}° wide`;
+        : `${name ?? 'own figures'} · ×${evaluateAnimated(flight.handScale, phase).toFixed(2)}`;
+    }
+    case 'Lens': {
+      const sees =
+        pose.orthoWidth === null
+          ? `${pose.focalMm.toFixed(0)} mm · ${fieldOfViewDeg(pose.focalMm, pose.sensorMm).toFixed(1)}° wide`
+          : `${flight.lens} · ${Number(pose.orthoWidth.toFixed(2))} m wide`;
+      return `${sees} · f/${pose.fNumber.toFixed(1)}${flight.hold === 'none' || pose.orthoWidth !== null ? '' : ' · dolly zoom'}`;
+    }
     case 'Focus': {
       const { near, far } = depthLimitsMm(pose.focalMm, pose.fNumber, pose.focusDistance * 1000);
-      return `${pose.focusDistance.toFixed(2)} m · sharp ${metres(near)} to ${metres(far)}`;
+      const sharp = `${pose.focusDistance.toFixed(2)} m`;
+      return pose.orthoWidth === null ? `${sharp} · sharp ${metres(near)} to ${metres(far)}` : sharp;
     }
     case 'Shutter': {
       const angle = evaluateAnimated(flight.shutterDeg, phase);
@@ -54,28 +83,54 @@ export function FlyCards() {
   const piece = usePiece();
   const open = useBench((state) => state.open);
   const phase = useBench((state) => state.status?.phase ?? 0);
-  const closingSteps = { roll: 1, yaw: 360, bladeTurn: 360 / Math.max(1, piece.flight.blades), tilesPerLap: 1 };
+  const flying = useBench((state) => state.byHand !== null);
+  const observing = useBench((state) => state.observer !== null);
+  const steps = flightSteps(piece.flight);
   const shown = FLY_GROUPS.find((group) => group === open) ?? null;
-  return FLY_GROUPS.map((group) => (
-    <Card
-      key={group}
-      title={group}
-      summary={summary(piece, phase, group)}
-      drawing={<FlyDrawing group={group} />}
-      open={shown === group}
-      kin={{ schema: FlightSchema, path: ['flight'], steps: closingSteps, group }}
-      onToggle={() => bench.patch({ open: shown === group ? null : group })}
-    >
-      <Inspector schema={FlightSchema} path={['flight']} groups={[group]} closingSteps={closingSteps} />
-      {group === 'Focus' ? <FocusNote piece={piece} phase={phase} /> : null}
-      {group === 'Route' &&
-      lawOf(piece.flight.aside) === 'fixed' &&
-      piece.flight.route === 'along' &&
-      !piece.flight.follow ? (
-        <p className={styles.note}>Choose a tunnel to fly along; without one the run is straight.</p>
-      ) : null}
-    </Card>
-  ));
+  const route = routeOf(piece.flight.route.kind);
+  const kinOf = (group: FlyGroup) =>
+    group === 'Route'
+      ? {
+          schema: route.schema,
+          path: ['flight', 'route'],
+          steps: route.closingSteps(piece.flight.route, piece),
+        }
+      : { schema: FlightSchema, path: ['flight'], steps, group };
+  return (
+    <>
+      <CardsHead title="Flight">
+        <span className={styles.modes}>
+          <Button pressed={flying} onPress={flyByHand}>
+            <Move3d size={14} /> Fly by hand
+          </Button>
+          <Button pressed={observing} onPress={observe}>
+            <Eye size={14} /> Observe
+          </Button>
+        </span>
+      </CardsHead>
+      {FLY_GROUPS.map((group) => (
+        <Card
+          key={group}
+          title={group}
+          summary={summary(piece, phase, group)}
+          drawing={<FlyDrawing group={group} piece={piece} />}
+          open={shown === group}
+          kin={kinOf(group)}
+          onToggle={() => bench.patch({ open: shown === group ? null : group })}
+        >
+          {group === 'Route' ? <RouteRows /> : null}
+          {group === 'Handheld' ? (
+            <HandRows />
+          ) : group === 'Lens' ? (
+            <LensRows />
+          ) : (
+            <Inspector schema={FlightSchema} path={['flight']} groups={[group]} closingSteps={steps} />
+          )}
+          {group === 'Focus' ? <FocusNote piece={piece} phase={phase} /> : null}
+        </Card>
+      ))}
+    </>
+  );
 }
 
 /** The circle of confusion behind the limits: 0.03 mm on 36 mm, common practice. */

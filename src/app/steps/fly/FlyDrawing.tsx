@@ -1,17 +1,21 @@
+import { useMemo } from 'react';
+import { flightOf } from '../../../core/flight/flight';
+import type { Piece } from '../../../core/piece/schema';
 import type { FlyGroup } from './Fly';
 
-const SHAPES: Record<FlyGroup, React.ReactNode> = {
-  Route: (
-    <>
-      <path d="M4 24C14 24 14 8 24 8s12 14 16 14" />
-      <circle cx="24" cy="8" r="2.4" fill="var(--time)" stroke="none" />
-    </>
-  ),
+const SHAPES: Record<Exclude<FlyGroup, 'Route'>, React.ReactNode> = {
   Aim: (
     <>
       <path d="M6 16h24" />
       <path d="M25 10l7 6-7 6" />
       <circle cx="38" cy="16" r="2" fill="var(--time)" stroke="none" />
+    </>
+  ),
+  Roll: (
+    <>
+      <path d="M5 21L39 11" />
+      <path d="M22 16l-3.500-9" stroke="var(--time)" />
+      <path d="M8 16h28" opacity="0.4" strokeDasharray="2 3" />
     </>
   ),
   Handheld: <path d="M4 16c3-9 5 9 8 0s4-7 7 1 4 6 7-2 4-6 6 2 4 4 8-1" />,
@@ -35,7 +39,33 @@ const SHAPES: Record<FlyGroup, React.ReactNode> = {
   ),
 };
 
-export function FlyDrawing({ group }: { group: FlyGroup }) {
+/** The piece's own route seen from above, fitted into the drawing. */
+function RouteDrawing({ piece }: { piece: Piece }) {
+  const { path, start } = useMemo(() => {
+    const { track } = flightOf(piece);
+    const places = Array.from({ length: 49 }, (_, i) => track.at(i / 48).position);
+    const flat = places.map(([x, y, z]): [number, number] => [-z, x - 0.35 * y]);
+    const range = (k: 0 | 1): [number, number] => [
+      Math.min(...flat.map((p) => p[k])),
+      Math.max(...flat.map((p) => p[k])),
+    ];
+    const [[left, right], [low, high]] = [range(0), range(1)];
+    const scale = Math.min(36 / Math.max(1e-6, right - left), 22 / Math.max(1e-6, high - low), 40);
+    const at = ([x, y]: [number, number]): [string, string] => [
+      (22 + (x - (left + right) / 2) * scale).toFixed(1),
+      (16 + (y - (low + high) / 2) * scale).toFixed(1),
+    ];
+    return { path: `M${flat.map((p) => at(p).join(' ')).join('L')}`, start: at(flat[0]) };
+  }, [piece]);
+  return (
+    <>
+      <path d={path} />
+      <circle cx={start[0]} cy={start[1]} r="2.4" fill="var(--time)" stroke="none" />
+    </>
+  );
+}
+
+export function FlyDrawing({ group, piece }: { group: FlyGroup; piece: Piece }) {
   return (
     <svg
       viewBox="0 0 44 32"
@@ -47,7 +77,7 @@ export function FlyDrawing({ group }: { group: FlyGroup }) {
       strokeLinecap="round"
       strokeLinejoin="round"
     >
-      {SHAPES[group]}
+      {group === 'Route' ? <RouteDrawing piece={piece} /> : SHAPES[group]}
     </svg>
   );
 }

@@ -166,7 +166,7 @@ it('every stream closes: lives of any length, emitters that move, with and witho
   });
   fc.assert(
     fc.property(streams, fc.integer({ min: 0, max: 1 }), (stream, tilesPerLap) => {
-      const { findings } = stateReport(pieceWith(stream, { tilesPerLap }));
+      const { findings } = stateReport(pieceWith(stream, { route: { kind: 'run', tilesPerLap } }));
       expect(findings.filter(({ ok }) => !ok).map((f) => `${f.subject}: ${f.says}`)).toEqual([]);
     }),
     { numRuns: 60 },

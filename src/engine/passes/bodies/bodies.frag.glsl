@@ -13,7 +13,7 @@ flat in float vMark;
 out vec4 outColour;
 
 void main() {
-  vec3 v = normalize(-vView);
+  vec3 v = toEye(vView);
   // back into the world: the view has no scale
   vec3 toViewer = transpose(mat3(uView)) * v;
   vec3 n = normalize(vNormal);

@@ -3,6 +3,7 @@
 // Along a projected segment the signed blur radius is linear, as it is linear in 1/depth.
 uniform sampler2D uMatter;
 uniform bool uSolid;
+uniform float uFlat;
 uniform vec4 uLevel;
 flat in vec4 fEnds;
 flat in vec4 fBlur;
@@ -32,7 +33,8 @@ void main() {
   if (inside <= 0.0) discard;
   if (uSolid) {
     float wall = texelFetch(uMatter, ivec2(gl_FragCoord.xy / uLevel.x), 0).a;
-    if (wall * mix(fDepth.x, fDepth.y, u) < 0.995) discard;
+    float deep = mix(fDepth.x, fDepth.y, u);
+    if ((uFlat > 0.0 ? wall / max(deep, 1e-4) : wall * deep) < 0.995) discard;
   }
   float h = sqrt(inside);
   float overlap = min(len - y, h) - max(-y, -h);

@@ -29,7 +29,7 @@ flat out vec4 fEnds;         // both ends in target pixels
 flat out vec4 fBlur;         // blur radius and own half width at both ends, target pixels
 flat out vec3 fLightA;
 flat out vec3 fLightB;
-flat out vec2 fDepth;        // 1 / depth at both ends
+flat out vec2 fDepth;        // at both ends what is linear on screen: 1 / depth, or depth itself without perspective
 flat out vec2 fSweep;        // how far both ends move across the line in this pass's slice, half of it; target pixels
 
 ivec2 texelOf(uint id) { return ivec2(int(id) & 1023, int(id) >> 10); }
@@ -52,7 +52,7 @@ vec2 motion(vec3 open, vec3 shut) {
   vec3 p = (uViewOpen * (vec4(open, 1.0) - offset)).xyz;
   vec3 q = (uViewClose * (vec4(shut, 1.0) - offset)).xyz;
   if (p.z > -0.03 || q.z > -0.03) return vec2(0.0);
-  return (q.xy / q.z - p.xy / p.z) * -uPixelFocal;
+  return (q.xy / over(-q.z) - p.xy / over(-p.z)) * uPixelFocal;
 }
 
 vec3 lightOf(uint id, float depth) {
@@ -86,8 +86,8 @@ void main() {
   fLightB = lightOf(aPair.y, db);
 #endif
   if (max(max(fLightA.r, fLightA.g), fLightA.b) + max(max(fLightB.r, fLightB.g), fLightB.b) <= 0.0) return;
-  vec2 pa = a.xy * (uPixelFocal / da) + uPicture * 0.5;
-  vec2 pb = b.xy * (uPixelFocal / db) + uPicture * 0.5;
+  vec2 pa = a.xy * (uPixelFocal / over(da)) + uPicture * 0.5;
+  vec2 pb = b.xy * (uPixelFocal / over(db)) + uPicture * 0.5;
   float ra = blurPx(da);
   float rb = blurPx(db);
   float least = ra * rb < 0.0 ? 0.0 : min(abs(ra), abs(rb));
@@ -96,8 +96,8 @@ void main() {
   float ha = 0.5 * uThickness * uPicture.y;
   float hb = ha;
 #else
-  float ha = 0.5 * uWidth * uPixelFocal / da;
-  float hb = 0.5 * uWidth * uPixelFocal / db;
+  float ha = 0.5 * uWidth * uPixelFocal / over(da);
+  float hb = 0.5 * uWidth * uPixelFocal / over(db);
 #endif
   vec2 along = pb - pa;
   float len = length(along);
@@ -114,5 +114,5 @@ void main() {
   fLightA *= uLight * uShare;
   fLightB *= uLight * uShare;
   fSweep = sweep * uLevel.x;
-  fDepth = vec2(1.0 / da, 1.0 / db);
+  fDepth = uFlat > 0.0 ? vec2(da, db) : vec2(1.0 / da, 1.0 / db);
 }

@@ -29,7 +29,7 @@ const float CORE = 0.36;  // variance in square pixels of the smallest point: si
 vec3 toScreen(mat4 view, vec3 world) {
   vec3 v = (view * vec4(world, 1.0)).xyz;
   float d = max(-v.z, 1e-3);
-  return vec3(v.xy * (uPixelFocal / d) + uPicture * 0.5, -v.z);
+  return vec3(v.xy * (uPixelFocal / over(d)) + uPicture * 0.5, -v.z);
 }
 
 void skip() {
@@ -52,7 +52,7 @@ void main() {
   if (depth < 0.02 || here <= 0.0) { skip(); return; }
   vec3 s0 = toScreen(uViewOpen, open.xyz + offset);
   vec3 s2 = toScreen(uViewClose, shut.xyz + offset);
-  float own = open.w * uPixelFocal / depth;
+  float own = open.w * uPixelFocal / over(depth);
   float blur = blurPx(depth);
   // Drawn as a bell (1 - q^2)^2 where small or soft, as a disc where large; between them a mix. The radius is chosen so
   // that the variance is that of blur disc, particle and pixel together: a bell of radius r has r^2/8, a disc r^2/4.

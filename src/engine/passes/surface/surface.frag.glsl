@@ -31,7 +31,7 @@ void main() {
   float depth = -vView.z;
   float seen = clearAir(depth) * presence(depth);
 #ifdef SMOOTH
-  vec3 v = transpose(mat3(uView)) * normalize(-vView);
+  vec3 v = transpose(mat3(uView)) * toEye(vView);
   vec3 n = normalize(vNormal);
   if (uRipple.x > 0.0) {
     // far ripples are smaller than a pixel: they only roughen
@@ -44,7 +44,7 @@ void main() {
 #else
   vec3 n = normalize(cross(dFdx(vView), dFdy(vView)));
   float d = length(vView);
-  float facing = abs(dot(n, vView / d));
+  float facing = abs(dot(n, toEye(vView)));
   float lamp = facing / (1.0 + d * d * 0.06);
   float sheen = pow(1.0 - facing, 5.0) * 0.35;
   vec3 colour = vLook * uLight * (0.06 + 0.4 * lamp + sheen);

@@ -21,15 +21,19 @@ const apply = (layer: Layer, fields: object): Layer => ({ ...layer, ...fields })
 describe('the map', () => {
   it('shows three tiles of a travelling camera, and what stands there when it stays', () => {
     expect(view).toMatchObject({ start: 0, span: 24 });
-    expect(view.along(view.x(7.5))).toBeCloseTo(7.5, 9);
-    const still = mapView({ ...piece, flight: { ...piece.flight, tilesPerLap: 0 } }, 800, 200);
+    expect(view.along(view.x(7.5, 'side'), 'side')).toBeCloseTo(7.5, 9);
+    const still = mapView(
+      { ...piece, flight: { ...piece.flight, route: { kind: 'run', tilesPerLap: 0, start: 0 } } },
+      800,
+      200,
+    );
     expect(still.span).toBeLessThan(10);
     expect(still.start).toBeLessThan(0);
   });
 
   it('moving follows the pointer in both lanes', () => {
-    const grip = [300, view.middle.plan] as const;
-    const to = [300 + view.perMetre * 2, view.middle.plan - view.across * 0.5] as const;
+    const grip = [300, view.lanes.plan.middle] as const;
+    const to = [300 + view.perMetre * 2, view.lanes.plan.middle - view.across * 0.5] as const;
     expect(dragged(piece, copies, 'plan', 'move', view, grip, to)).toEqual({ ahead: 6, aside: 1.5 });
     expect(dragged(piece, copies, 'side', 'move', view, grip, to)).toEqual({ ahead: 6, above: 0.5 });
   });

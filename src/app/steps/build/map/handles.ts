@@ -47,10 +47,10 @@ export function boxOf(piece: Piece, layer: Layer, lane: Lane, view: MapView): Bo
   const { centre, halfWidth, halfHeight, from, to, bend } = layerExtent(piece, layer);
   const [middle, half] = lane === 'plan' ? [centre[0], halfWidth + bend] : [centre[1], halfHeight + bend];
   return {
-    left: view.x(from),
-    right: view.x(to),
-    top: view.middle[lane] - (middle + half) * view.across,
-    bottom: view.middle[lane] - (middle - half) * view.across,
+    left: view.x(from, lane),
+    right: view.x(to, lane),
+    top: view.y(middle + half, lane),
+    bottom: view.y(middle - half, lane),
   };
 }
 
@@ -66,7 +66,7 @@ export function hit(
   x: number,
   y: number,
 ): { id: string; lane: Lane; grip: Grip } | null {
-  const lane: Lane = y < view.middle.plan + view.lane / 2 ? 'plan' : 'side';
+  const lane = view.laneAt(x, y);
   const near = ([px, py]: [number, number]): boolean => Math.hypot(px - x, py - y) < 9;
   const own = piece.layers.find(({ id, hidden }) => id === chosen && !hidden);
   if (own) {

@@ -1,5 +1,7 @@
 import { layerExtent } from '../../../../core/layers/context';
+import { flightOf } from '../../../../core/flight/flight';
 import type { Piece } from '../../../../core/piece/schema';
+import type { Vec3 } from '../../../../core/space/vector';
 
 /** The map's two lanes: seen from above, and from the right-hand side. */
 export type Lane = 'plan' | 'side';
@@ -7,22 +9,39 @@ export const LANES: readonly Lane[] = ['plan', 'side'];
 
 const MARGIN = 36;
 const HEAD = 14;
+const GAP = 24;
 /** Tiles shown when the camera travels on. */
 const TILES = 3;
 
-/** How metres of the world lie on the map. */
+/** Where a lane is on the map, in pixels; off is 0 at its middle. */
+export interface LaneBox {
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+  middle: number;
+}
+
+/** How metres of the world lie on the map: along the travel to the right, across it or upwards to the top. */
 export interface MapView {
-  /** metres along the travel at its left end, and how many it shows */
+  /** metres along the travel at a lane's left end, and how many it shows */
   start: number;
   span: number;
   /** pixels per metre along and across the travel */
   perMetre: number;
   across: number;
-  /** pixels of a lane, and of the middle of each */
-  lane: number;
-  middle: Record<Lane, number>;
-  x(along: number): number;
-  along(x: number): number;
+  lanes: Record<Lane, LaneBox>;
+  x(along: number, lane: Lane): number;
+  y(off: number, lane: Lane): number;
+  along(x: number, lane: Lane): number;
+  off(y: number, lane: Lane): number;
+  laneAt(x: number, y: number): Lane;
+}
+
+/** Places of the route over a lap, the first again at the end. */
+export function routePlaces(piece: Piece, count = 128): Vec3[] {
+  const { track } = flightOf(piece);
+  return Array.from({ length: count + 1 }, (_, i) => track.at(i / count).position);
 }
 
 /** What the map shows of a piece: some tiles of its travel, or where things stand when the camera stays. */
@@ -33,22 +52,62 @@ export function mapView(piece: Piece, width: number, height: number): MapView {
   const wide = shown
     .filter(({ kind }) => kind !== 'ground' && kind !== 'backdrop')
     .map((layer) => layerExtent(piece, layer));
-  const stays = piece.flight.tilesPerLap === 0;
+  const stays = flightOf(piece).travel.advance === 0;
+  const way = routePlaces(piece);
+  const reaches = (k: 0 | 1): number => Math.max(...way.map((p) => Math.abs(p[k])));
+  // a route that goes far out is still seen whole
+  const along = way.map((p) => -p[2]);
   const farthest = Math.max(2, ...extents.map(({ to }) => to));
-  const start = stays ? Math.min(-0.5, ...extents.map(({ from }) => Math.max(from, -piece.tile))) : 0;
-  const span = stays ? Math.min(farthest, piece.tile) * 1.1 - start : TILES * piece.tile;
-  const perMetre = (width - MARGIN - 12) / span;
-  const lane = (height - HEAD) / 2;
-  const most = Math.max(1, ...wide.map(({ halfWidth, bend }) => halfWidth + bend));
-  const across = Math.min(perMetre, (lane / 2 - 4) / most);
+  const start = stays
+    ? Math.min(-0.5, Math.min(...along) - 0.5, ...extents.map(({ from }) => Math.max(from, -piece.tile)))
+    : 0;
+  const end = Math.max(Math.min(farthest, piece.tile), Math.max(...along));
+  const span = stays ? end * 1.1 - start : TILES * piece.tile;
+  const most = Math.max(1, reaches(0), ...wide.map(({ halfWidth, bend }) => halfWidth + bend));
+  // a long way is read as two strips; a place to go around in is seen with its true proportions, side by side
+  return stays
+    ? sideBySide(start, span, Math.max(most, reaches(1)), width, height)
+    : stacked(start, span, most, width, height);
+}
+
+function viewOf(start: number, span: number, perMetre: number, across: number, plan: LaneBox, side: LaneBox): MapView {
+  const lanes = { plan, side };
   return {
     start,
     span,
     perMetre,
     across,
-    lane,
-    middle: { plan: HEAD + lane / 2, side: HEAD + lane * 1.5 },
-    x: (along) => MARGIN + (along - start) * perMetre,
-    along: (x) => start + (x - MARGIN) / perMetre,
+    lanes,
+    x: (along, lane) => lanes[lane].left + (along - start) * perMetre,
+    y: (off, lane) => lanes[lane].middle - off * across,
+    along: (x, lane) => start + (x - lanes[lane].left) / perMetre,
+    off: (y, lane) => (lanes[lane].middle - y) / across,
+    laneAt: (x, y) =>
+      (plan.right <= side.left ? x < (plan.right + side.left) / 2 : y < plan.bottom) ? 'plan' : 'side',
   };
+}
+
+function stacked(start: number, span: number, most: number, width: number, height: number): MapView {
+  const perMetre = (width - MARGIN - 12) / span;
+  const lane = (height - HEAD) / 2;
+  const across = Math.min(perMetre, (lane / 2 - 4) / most);
+  const box = (top: number): LaneBox => ({
+    left: MARGIN,
+    right: MARGIN + span * perMetre,
+    top,
+    bottom: top + lane - 2,
+    middle: top + lane / 2,
+  });
+  return viewOf(start, span, perMetre, across, box(HEAD), box(HEAD + lane));
+}
+
+function sideBySide(start: number, span: number, most: number, width: number, height: number): MapView {
+  const half = (width - GAP) / 2;
+  const room = height - HEAD - 6;
+  const scale = Math.max(1e-6, Math.min(half / span, room / 2 / (most * 1.05)));
+  const box = (left: number): LaneBox => {
+    const free = (half - span * scale) / 2;
+    return { left: left + free, right: left + half - free, top: HEAD, bottom: height - 6, middle: HEAD + room / 2 };
+  };
+  return viewOf(start, span, scale, scale, box(0), box(half + GAP));
 }

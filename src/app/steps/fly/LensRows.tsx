@@ -1,0 +1,61 @@
+import { cameraPose } from '../../../core/flight/camera';
+import { flightOf } from '../../../core/flight/flight';
+import { FlightSchema, flightSteps } from '../../../core/flight/schema';
+import { dot, rotate, subtract } from '../../../core/space/vector';
+import { Button } from '../../parts/Button';
+import { ChoiceField } from '../../parts/ChoiceField';
+import { Inspector } from '../../parts/Inspector';
+import { PlainRow } from '../../parts/PlainRow';
+import rows from '../../parts/Row.module.css';
+import { bench, useBench, usePiece } from '../../state/bench';
+import styles from './Fly.module.css';
+
+/** Widths of common sensors and films in millimetres, by their trade sizes. */
+const SENSORS: Record<string, string> = {
+  '36': '36 mm, full frame',
+  '24.89': '24.89 mm, Super 35',
+  '23.6': '23.6 mm, APS-C',
+  '17.3': '17.3 mm, Four Thirds',
+  '13.2': '13.2 mm, 1 inch',
+  '54.12': '54.12 mm, 65 mm film',
+};
+
+/** The lens: projection, focal length, what it holds in size, aperture. */
+export function LensRows() {
+  const piece = usePiece();
+  const phase = useBench((state) => state.status?.phase ?? 0);
+  const { flight } = piece;
+  const holds = flight.lens === 'perspective' && flight.hold !== 'none';
+  /** the width of the picture at the subject, as the camera sees it now without holding anything */
+  const asNow = (): void => {
+    const free = { ...piece, flight: { ...flight, hold: 'none' as const } };
+    const pose = cameraPose(free, phase);
+    const subject = flightOf(free).sight(flight.holdAt, phase).position;
+    const depth = Math.max(0.05, dot(subtract(subject, pose.position), rotate(pose.quaternion, [0, 0, -1])));
+    bench.set(['flight', 'holdWidth'], Number(((depth * pose.sensorMm) / pose.focalMm).toPrecision(5)));
+  };
+  const key = String(flight.sensorMm);
+  return (
+    <>
+      <section className={rows.group}>
+        <PlainRow
+          label="Sensor"
+          hint="Width of the picture behind the lens, in millimetres; with the focal length it gives the field."
+        >
+          <ChoiceField
+            label="Sensor"
+            value={key}
+            choices={SENSORS[key] ? SENSORS : { [key]: `${key} mm`, ...SENSORS }}
+            onChange={(mm) => bench.set(['flight', 'sensorMm'], Number(mm))}
+          />
+        </PlainRow>
+      </section>
+      <Inspector schema={FlightSchema} path={['flight']} groups={['Lens']} closingSteps={flightSteps(flight)} />
+      {holds ? (
+        <div className={styles.action}>
+          <Button onPress={asNow}>Hold the size it has at this frame</Button>
+        </div>
+      ) : null}
+    </>
+  );
+}

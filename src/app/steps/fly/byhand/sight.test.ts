@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest';
+import { cameraPose } from '../../../../core/flight/camera';
+import { PieceSchema } from '../../../../core/piece/schema';
+import { length, subtract } from '../../../../core/space/vector';
+import { OBSERVER_MM, seenPiece } from './modes';
+import { cameraFigure, fieldCorners, projector } from './sight';
+
+const piece = PieceSchema.parse({
+  id: 'p',
+  name: 'P',
+  lap: { frames: 100, rate: { num: 25, den: 1 } },
+  layers: [],
+  flight: { focalMm: 36, focusM: 4, handUp: 0.2, lens: 'perspective' },
+  look: {},
+});
+const view = { aside: 0, above: 0, ahead: 0, yaw: 0, pitch: 0, roll: 0 };
+
+describe('the observer', () => {
+  const project = projector(view, 800, 450);
+
+  it('projects as the lens of the picture behind it does', () => {
+    // 28 mm on 36 mm: at 28 m the picture is 36 m wide
+    const [x, y] = project([18, 0, -28], [18, 0, -28]) ?? [];
+    expect(x).toBeCloseTo(800, 6);
+    expect(y).toBeCloseTo(225, 6);
+    expect(OBSERVER_MM).toBe(28);
+  });
+
+  it('cuts off what passes behind the eye', () => {
+    expect(project([0, 0, 5], [1, 0, 5])).toBeNull();
+    const cut = project([0, 0, -10], [0, 1, 10]);
+    expect(cut?.every(Number.isFinite)).toBe(true);
+  });
+
+  it('shows the field as wide as the camera sees it, with and without perspective', () => {
+    const pose = cameraPose(piece, 0.2);
+    const [a, b] = fieldCorners(pose, 4, 16 / 9);
+    expect(length(subtract(b, a))).toBeCloseTo(4, 9);
+    const flat = fieldCorners({ ...pose, orthoWidth: 7 }, 4, 16 / 9);
+    expect(length(subtract(flat[1], flat[0]))).toBeCloseTo(7, 9);
+    const figure = cameraFigure(piece, 0.2);
+    expect(figure.near).toBeLessThan(figure.sharp);
+    expect(figure.far).toBeGreaterThan(figure.sharp);
+    // the route without the hand: straight
+    expect(Math.max(...figure.route.map((p) => Math.abs(p[1])))).toBeCloseTo(0, 9);
+  });
+
+  it('and the hand see another flight; the piece itself stays as it is', () => {
+    expect(seenPiece(piece, null, null)).toBe(piece);
+    const observed = cameraPose(seenPiece(piece, null, { ...view, aside: 9 }), 0.4);
+    expect(observed.position[0]).toBeCloseTo(9, 9);
+    expect(observed.fNumber).toBe(22);
+    expect(cameraPose(seenPiece(piece, { ...view, above: 2 }, null), 0.4).position[1]).toBeCloseTo(2, 9);
+    expect(piece.flight.route.kind).toBe('run');
+  });
+});

@@ -1,0 +1,103 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { animatedPlaces } from '../../../../core/seam/stateReport';
+import { getAt } from '../../../../core/piece/paths';
+import { EASE_PRESETS } from '../../../../core/time/easing';
+import type { Animated, Ease } from '../../../../core/time/animated';
+import { easeKeys } from '../../../../core/time/keys';
+import { BandHead } from '../../../parts/BandHead';
+import { Button } from '../../../parts/Button';
+import { ChoiceField } from '../../../parts/ChoiceField';
+import { bench, useBench, usePiece } from '../../../state/bench';
+import { CurveEditor } from './CurveEditor';
+import styles from './Lap.module.css';
+
+const isAnimated = (value: unknown): value is Animated =>
+  typeof value === 'number' || (typeof value === 'object' && value !== null && 'law' in value);
+
+const EASES: Record<string, string> = {
+  '': 'Ease…',
+  smooth: 'Smooth',
+  linear: 'Linear',
+  hold: 'Hold',
+  ...Object.fromEntries(Object.keys(EASE_PRESETS).map((name) => [name, name[0].toUpperCase() + name.slice(1)])),
+};
+const easeCalled = (name: string): Ease =>
+  name === 'smooth' || name === 'linear' || name === 'hold'
+    ? name
+    : ([...EASE_PRESETS[name]] as [number, number, number, number]);
+
+const NONE: ReadonlySet<string> = new Set();
+
+/** The values that move, unrolled over 1¼ laps; keys and their curves are drawn by hand. */
+export function LapBand({ title }: { title: ReactNode }) {
+  const piece = usePiece();
+  const selected = useBench((state) => state.selected);
+  const [onBeats, setOnBeats] = useState(false);
+  const moving = useMemo(() => animatedPlaces(piece), [piece]);
+  const key = selected?.join('.') ?? '';
+  const [choice, setChoice] = useState<{ of: string; ids: ReadonlySet<string> }>({ of: '', ids: NONE });
+  const value = selected ? getAt(piece, selected) : undefined;
+  const shown = isAnimated(value) ? value : undefined;
+  const keys = typeof shown === 'object' && shown.law === 'keyed' ? shown.keys : [];
+  const chosen = choice.of === key ? choice.ids : NONE;
+  const choices = Object.fromEntries(moving.map((place) => [place.path.join('.'), place.subject]));
+  const { tempo } = piece.lap;
+  const ease = (name: string): void => {
+    if (name === '' || !selected) return;
+    // with none chosen, all are meant
+    const ids = chosen.size > 0 ? chosen : new Set(keys.map(({ id }) => id));
+    bench.set([...selected, 'keys'], easeKeys(keys, ids, easeCalled(name)));
+  };
+  return (
+    <>
+      <BandHead title={title}>
+        <span className={styles.tools}>
+          {keys.length > 0 ? (
+            <>
+              {tempo ? (
+                <Button kind="bare" pressed={onBeats} onPress={() => setOnBeats(!onBeats)}>
+                  Snap to beats
+                </Button>
+              ) : null}
+              <span className={styles.ease}>
+                <ChoiceField
+                  label={chosen.size > 0 ? `Ease ${chosen.size} chosen keys` : 'Ease all keys'}
+                  value=""
+                  choices={{ ...EASES, '': chosen.size > 0 ? `Ease ${chosen.size} of ${keys.length}…` : 'Ease all…' }}
+                  onChange={ease}
+                />
+              </span>
+            </>
+          ) : null}
+          {moving.length > 0 ? (
+            <span className={styles.choice}>
+              <ChoiceField
+                label="Value shown"
+                value={choices[key] ? key : ''}
+                choices={
+                  choices[key] ? choices : { '': shown === undefined ? 'choose a value' : 'a fixed value', ...choices }
+                }
+                onChange={(path) => {
+                  const place = moving.find((candidate) => candidate.path.join('.') === path);
+                  if (place) bench.patch({ selected: place.path });
+                }}
+              />
+            </span>
+          ) : null}
+        </span>
+      </BandHead>
+      {shown === undefined || selected === null ? (
+        <p className={styles.empty}>Select a value to see it over the lap. The mark before its name makes it move.</p>
+      ) : (
+        <CurveEditor
+          value={shown}
+          path={selected}
+          frames={piece.lap.frames}
+          beats={onBeats && tempo ? tempo.beats : null}
+          chosen={chosen}
+          onChoose={(ids) => setChoice({ of: key, ids })}
+        />
+      )}
+    </>
+  );
+}

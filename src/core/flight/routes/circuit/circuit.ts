@@ -1,0 +1,168 @@
+import { z } from 'zod';
+import { integer, number, seed } from '../../../piece/fields';
+import { hash4, unitFrom } from '../../../random/hash';
+import { pathFromSpec } from '../../../space/path';
+import {
+  add,
+  fromAxis,
+  length,
+  multiply,
+  rotate,
+  scale,
+  subtract,
+  type Quaternion,
+  type Vec3,
+} from '../../../space/vector';
+import { worldAt } from '../../target';
+import { STAYS, type RouteDefinition } from '../definition';
+
+const metre = z.number().min(-10_000).max(10_000);
+const PointSchema = z.object({ id: z.string().min(1).max(64), aside: metre, above: metre, ahead: metre });
+export type CircuitPoint = z.infer<typeof PointSchema>;
+
+const degrees = { unit: '°', min: -3600, max: 3600, comfort: 60, decimals: 1 };
+
+const CircuitSchema = z.looseObject({
+  kind: z.literal('circuit'),
+  /** in order; the last leads to the first */
+  points: z
+    .array(PointSchema)
+    .min(2, { error: 'needs two points at least' })
+    .max(64, { error: 'has at most 64 points' })
+    .default([
+      { id: 'a', aside: -3, above: 0, ahead: 4 },
+      { id: 'b', aside: 0, above: 0, ahead: 7 },
+      { id: 'c', aside: 3, above: 0, ahead: 4 },
+      { id: 'd', aside: 0, above: 0, ahead: 1 },
+    ]),
+  rounds: integer(1, {
+    label: 'Rounds',
+    unit: 'per lap',
+    min: -16,
+    max: 16,
+    comfort: 3,
+    hint: 'How often the circuit is flown in a lap; below zero the other way.',
+  }),
+  raise: number(0, {
+    label: 'Raise',
+    unit: 'm',
+    min: -10_000,
+    max: 10_000,
+    comfort: 5,
+    hint: 'The whole circuit higher or lower, in metres.',
+  }),
+  widen: number(1, {
+    label: 'Widen',
+    unit: '×',
+    min: 0.01,
+    max: 100,
+    comfort: 3,
+    hint: 'The whole circuit wider or narrower about its middle; heights stay.',
+  }),
+  tilt: number(0, { label: 'Tilt', ...degrees, hint: 'Degrees the whole circuit leans about its middle.' }),
+  toward: number(0, {
+    label: 'Tilt toward',
+    ...degrees,
+    comfort: 180,
+    hint: 'The heading in which a tilted circuit is lowest, in degrees to the right of the way ahead.',
+  }),
+  stray: number(0, {
+    label: 'Stray',
+    unit: 'm',
+    min: 0,
+    max: 1000,
+    comfort: 2,
+    hint: 'Moves every point at random, by at most so many metres.',
+  }),
+  seed: seed({ label: 'Seed', hint: 'Another seed strays another way.' }),
+});
+export type CircuitRoute = z.infer<typeof CircuitSchema>;
+
+const DEGREE = Math.PI / 180;
+
+/** What moves the drawn points of a circuit to where they are flown; its inverse is for dragging them. */
+export interface Standing {
+  toWorld(point: CircuitPoint, index: number): Vec3;
+  fromWorld(place: Vec3, index: number): { aside: number; above: number; ahead: number };
+}
+
+/** How a circuit stands in the world. */
+export function standing(route: CircuitRoute): Standing {
+  const drawn = route.points.map(({ aside, above, ahead }) => worldAt(aside, above, ahead));
+  const middle = scale(
+    drawn.reduce((sum, p) => add(sum, p), [0, 0, 0]),
+    1 / drawn.length,
+  );
+  const heading = fromAxis([0, 1, 0], -route.toward * DEGREE);
+  const back = fromAxis([0, 1, 0], route.toward * DEGREE);
+  const lean: Quaternion = multiply(heading, multiply(fromAxis([1, 0, 0], -route.tilt * DEGREE), back));
+  const upright: Quaternion = [-lean[0], -lean[1], -lean[2], lean[3]];
+  const strayed = (index: number): Vec3 => {
+    // a direction and a distance, so that no point leaves its ball
+    const h = hash4(index, route.seed, 71, 0);
+    const z = unitFrom(h[0]) * 2 - 1;
+    const a = unitFrom(h[1]) * 2 * Math.PI;
+    const flat = Math.sqrt(1 - z * z);
+    return scale([flat * Math.cos(a), z, flat * Math.sin(a)], route.stray * Math.cbrt(unitFrom(h[2])));
+  };
+  return {
+    toWorld({ aside, above, ahead }, index) {
+      const [x, y, z] = subtract(worldAt(aside, above, ahead), middle);
+      const leaned = rotate(lean, [x * route.widen, y, z * route.widen]);
+      return add(add(middle, leaned), add([0, route.raise, 0], strayed(index)));
+    },
+    fromWorld(place, index) {
+      const [x, y, z] = rotate(upright, subtract(subtract(place, strayed(index)), add(middle, [0, route.raise, 0])));
+      const [px, py, pz] = add(middle, [x / route.widen, y, z / route.widen]);
+      return { aside: px, above: py, ahead: -pz };
+    },
+  };
+}
+
+/** The points of a circuit as flown. */
+export function circuitPoints(route: CircuitRoute): Vec3[] {
+  const { toWorld } = standing(route);
+  return route.points.map(toWorld);
+}
+
+export const circuit: RouteDefinition<CircuitRoute> = {
+  kind: 'circuit',
+  label: 'Circuit',
+  describe: 'A closed curve through points that are drawn in the map.',
+  schema: CircuitSchema as unknown as z.ZodType<CircuitRoute>,
+  timed: false,
+  begin({ middle, radius }) {
+    const round = (v: number): number => Number(v.toFixed(3));
+    return {
+      points: Array.from({ length: 8 }, (_, i) => {
+        const a = (i / 8) * 2 * Math.PI;
+        return {
+          id: `p${i + 1}`,
+          aside: round(middle[0] + 1.5 * radius * Math.sin(a)),
+          above: round(middle[1] + 0.25 * radius),
+          ahead: round(-middle[2] - 1.5 * radius * Math.cos(a)),
+        };
+      }),
+    };
+  },
+  travel: () => STAYS,
+  track(route, { share }) {
+    const points = circuitPoints(route);
+    const path = pathFromSpec({ kind: 'closed', points });
+    return {
+      length: Math.abs(route.rounds) * path.length,
+      at(phase) {
+        const s = route.rounds * share(phase) * path.length;
+        const { tangent, up } = path.frameAt(s);
+        const ahead = route.rounds < 0 ? scale(tangent, -1) : tangent;
+        return { position: path.pointAt(s), tangent: ahead, up, own: null };
+      },
+    };
+  },
+  summary(route) {
+    const points = circuitPoints(route);
+    const wide = Math.max(...points.map((p) => length(subtract(p, points[0]))));
+    return `circuit · ${route.points.length} points · ${wide.toFixed(1)} m wide`;
+  },
+  closingSteps: () => ({ rounds: 1 }),
+};

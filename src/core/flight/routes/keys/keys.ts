@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import { animated } from '../../../piece/fields';
+import type { Vec3 } from '../../../space/vector';
+import { evaluateAnimated } from '../../../time/animated';
+import { worldAt } from '../../target';
+import { STAYS, type RouteDefinition } from '../definition';
+import { lengthOf, placeOn } from '../moving';
+import { viewOf } from '../view';
+
+const metres = { unit: 'm', min: -10_000, max: 10_000, comfort: 10 };
+
+const KeysSchema = z.looseObject({
+  kind: z.literal('keys'),
+  aside: animated(0, { label: 'Aside', ...metres, hint: 'Metres to the right of the world’s axis.' }),
+  above: animated(0, { label: 'Above', ...metres, hint: 'Metres above the world’s axis.' }),
+  ahead: animated(0, {
+    label: 'Ahead',
+    ...metres,
+    hint: 'Metres from the start of the tile; wound, it travels on by whole tiles.',
+  }),
+});
+export type KeysRoute = z.infer<typeof KeysSchema>;
+
+export const keys: RouteDefinition<KeysRoute> = {
+  kind: 'keys',
+  label: 'Free keys',
+  describe: 'Positions set at chosen moments, with a smooth way between them across the seam.',
+  schema: KeysSchema as unknown as z.ZodType<KeysRoute>,
+  timed: true,
+  begin({ pose }) {
+    const { aside, above, ahead } = viewOf(pose);
+    return { aside, above, ahead };
+  },
+  travel({ ahead }) {
+    return { ...STAYS, advance: evaluateAnimated(ahead, 1) - evaluateAnimated(ahead, 0) };
+  },
+  track(route) {
+    const at = (phase: number): Vec3 =>
+      worldAt(
+        evaluateAnimated(route.aside, phase),
+        evaluateAnimated(route.above, phase),
+        evaluateAnimated(route.ahead, phase),
+      );
+    return { length: lengthOf(at), at: (phase) => ({ ...placeOn(at, phase), own: null }) };
+  },
+  summary(route) {
+    const frames = new Set(
+      [route.aside, route.above, route.ahead].flatMap((value) =>
+        typeof value === 'object' && value.law === 'keyed' ? value.keys.map(({ at }) => at.toFixed(4)) : [],
+      ),
+    );
+    return frames.size > 0 ? `free · keys at ${frames.size} frames` : 'free · stands';
+  },
+  closingSteps: (_, { tile }) => ({ ahead: tile }),
+};

@@ -1,0 +1,235 @@
+import { expect, test, type Page } from '@playwright/test';
+import { openRecipe, pause, saved, step } from './ui';
+
+// The flight in the real interface: a circuit drawn in the map, flying by hand, curves across the seam, a dolly zoom.
+let errors: string[] = [];
+test.beforeEach(({ page }) => {
+  errors = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+});
+test.afterEach(() => expect(errors).toEqual([]));
+
+const card = (page: Page, name: string) => page.getByRole('article', { name, exact: true });
+const openCard = async (page: Page, name: string): Promise<void> =>
+  card(page, name).getByRole('button').first().click();
+const choose = async (page: Page, label: string, option: string): Promise<void> => {
+  await page
+    .getByRole('button', { name: new RegExp(`${label}$`) })
+    .last()
+    .click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+};
+const route = async (page: Page, option: string): Promise<void> => {
+  await card(page, 'Route').locator('section').first().getByRole('button').click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+};
+const band = (page: Page, name: string) =>
+  page.getByRole('group', { name: 'Shown in the band' }).getByRole('button', { name });
+const number = (page: Page, name: RegExp | string) => page.getByRole('textbox', { name });
+const flying = async (page: Page, name = 'Salt lattice'): Promise<void> => {
+  await openRecipe(page, name);
+  await pause(page);
+  await step(page, 'Fly').click();
+};
+const closes = async (page: Page): Promise<void> => {
+  await step(page, 'Seam').click();
+  await expect(page.getByRole('heading', { name: 'The lap closes' })).toBeVisible({ timeout: 60_000 });
+};
+
+test('a circuit is drawn in the map: points dragged, added, removed, raised and tilted, and it closes', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await flying(page);
+  await openCard(page, 'Route');
+  await route(page, 'Circuit');
+  await band(page, 'Map').click();
+  const points = page.getByRole('region', { name: 'Points of the circuit' });
+  await expect(points.getByRole('button', { name: /^Point \d+$/ })).toHaveCount(8);
+  const map = page.getByLabel('Map', { exact: true });
+  const box = await map.boundingBox();
+  if (!box) throw new Error('no map');
+  // the first point is the nearest to the left edge of the plan, in its middle
+  const aside = number(page, 'Point 1, aside');
+  const before = Number(await aside.inputValue());
+  await points.getByRole('button', { name: 'Point 1', exact: true }).click();
+  const middle = box.y + 14 + (box.height - 20) / 2;
+  let x = box.x;
+  // find it by the pointer, as a hand would
+  for (let dx = 2; dx < 200; dx += 3) {
+    await page.mouse.move(box.x + dx, middle);
+    if ((await map.getAttribute('data-over')) === 'true') {
+      x = box.x + dx + 3;
+      break;
+    }
+  }
+  await page.mouse.move(x, middle);
+  await page.mouse.down();
+  await page.mouse.move(x, middle - 20, { steps: 4 });
+  await page.mouse.up();
+  await expect(aside).not.toHaveValue(before.toFixed(2));
+  await page.keyboard.press('Control+z');
+  await expect(aside).toHaveValue(before.toFixed(2));
+  await map.dblclick({ position: { x: box.width * 0.2, y: box.height * 0.15 } });
+  await expect(points.getByRole('button', { name: /^Point \d+$/ })).toHaveCount(9);
+  await map.press('Delete');
+  await expect(points.getByRole('button', { name: /^Point \d+$/ })).toHaveCount(8);
+  await number(page, 'Point 4, above').fill('3');
+  await number(page, 'Point 4, above').press('Enter');
+  await number(page, /^Tilt, °/).fill('15');
+  await number(page, /^Tilt, °/).press('Enter');
+  await number(page, /^Stray/).fill('0.5');
+  await number(page, /^Stray/).press('Enter');
+  await closes(page);
+});
+
+test('flying by hand: keys and drags move the picture only; views are kept as keys and stations', async ({ page }) => {
+  test.setTimeout(120_000);
+  await flying(page);
+  await openCard(page, 'Route');
+  await page.getByRole('button', { name: 'Fly by hand' }).click();
+  const room = page.getByRole('application');
+  await expect(room).toBeVisible();
+  await page.keyboard.down('d');
+  await page.waitForTimeout(500);
+  await page.keyboard.up('d');
+  const box = await room.boundingBox();
+  if (!box) throw new Error('no picture');
+  await page.mouse.move(box.x + 300, box.y + 200);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 360, box.y + 200, { steps: 3 });
+  await page.mouse.up();
+  // nothing of the piece has changed yet
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await page.getByRole('button', { name: /^Key at/ }).click();
+  await expect(card(page, 'Route')).toContainText('free · keys at 1 frames');
+  const aside = Number(await number(page, /^Aside, m/).inputValue());
+  expect(aside).toBeGreaterThan(0.3);
+  await page.keyboard.press('Escape');
+  await expect(room).toHaveCount(0);
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('h');
+  await page.keyboard.down('w');
+  await page.waitForTimeout(400);
+  await page.keyboard.up('w');
+  await page.getByRole('button', { name: /^Key at/ }).click();
+  await expect(card(page, 'Route')).toContainText('keys at 2 frames');
+  await page.getByRole('button', { name: 'Station', exact: true }).click();
+  await page.keyboard.down('a');
+  await page.waitForTimeout(400);
+  await page.keyboard.up('a');
+  await page.getByRole('button', { name: 'Station', exact: true }).click();
+  await expect(card(page, 'Route')).toContainText('2 stations');
+  await page.getByRole('button', { name: 'Leave' }).click();
+  await expect(page.getByRole('region', { name: 'Stations' })).toContainText('here from frame 0');
+  await saved(page);
+  await closes(page);
+});
+
+test('an observer sees the camera from outside, clearly marked, and exports stay the camera’s', async ({ page }) => {
+  await flying(page);
+  await page.getByRole('button', { name: 'Observe' }).click();
+  await expect(page.getByText('Observer’s view: exports show what the camera sees')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Back to the camera' }).click();
+  await expect(page.getByText('Observer’s view')).toHaveCount(0);
+});
+
+test('the unrolled lap: keys chosen, dragged across the seam, bent by handles, eased at once, copied', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await flying(page);
+  await openCard(page, 'Aim');
+  await page.keyboard.press('Home');
+  await expect(page.getByRole('slider', { name: 'Time in the lap' })).toHaveAttribute('aria-valuenow', '0');
+  await page.getByRole('button', { name: /^Look aside: Fixed/ }).click();
+  await page.getByRole('menuitem', { name: 'Keyed' }).click();
+  const own = page.getByRole('slider', { name: /^Key at frame \d+$/ });
+  await expect(own).toHaveCount(2);
+  await number(page, /^Look aside, °/).fill('20');
+  await number(page, /^Look aside, °/).press('Enter');
+  // drag the first key back over the seam: it comes in again at the end of the lap
+  const first = await own.first().boundingBox();
+  const second = await own.nth(1).boundingBox();
+  if (!first || !second) throw new Error('no keys');
+  await page.mouse.move(first.x + 5, first.y + 5);
+  await page.mouse.down();
+  await page.mouse.move(first.x - 45, first.y + 5, { steps: 4 });
+  await page.mouse.up();
+  const names = async (): Promise<number[]> =>
+    (await own.evaluateAll((all) => all.map((e) => e.getAttribute('aria-label') ?? ''))).map((n) =>
+      Number(/\d+/.exec(n)?.[0]),
+    );
+  const frames = await names();
+  expect(Math.max(...frames)).toBeGreaterThan(120);
+  // the chosen key has handles; dragging one makes an own curve
+  const handle = page.getByRole('button', { name: /^Handle that leaves/ }).first();
+  const grip = await handle.boundingBox();
+  if (!grip) throw new Error('no handle');
+  await page.mouse.move(grip.x + 4, grip.y + 4);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + 24, grip.y + 30, { steps: 4 });
+  await page.mouse.up();
+  await expect(
+    page.getByRole('button', { name: /Own curve.*easing to the next|easing to the next.*Own curve/ }).first(),
+  ).toBeVisible();
+  await own.first().focus();
+  await page.keyboard.press('Control+a');
+  await page.getByRole('button', { name: /Ease 2 chosen keys/ }).click();
+  await page.getByRole('option', { name: 'Gentle' }).click();
+  await expect(page.getByRole('button', { name: /Gentle/ }).first()).toBeVisible();
+  await own.first().focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Control+c');
+  await page.getByRole('slider', { name: 'Time in the lap' }).focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('PageUp');
+  await own.first().focus();
+  await page.keyboard.press('Control+v');
+  await expect(own).toHaveCount(4);
+  await page.keyboard.press('Delete');
+  await expect(own).toHaveCount(2);
+  await closes(page);
+});
+
+test('a dolly zoom holds its subject, a focus is pulled between marks, and comfort is measured', async ({ page }) => {
+  test.setTimeout(150_000);
+  await flying(page);
+  await openCard(page, 'Lens');
+  await choose(page, 'Holds in size', 'By zooming');
+  await choose(page, 'Subject', 'A layer’s middle');
+  await choose(page, 'Layer', 'Salt');
+  const focal = number(page, /^Focal length/);
+  const set = await focal.inputValue();
+  await page.getByRole('button', { name: 'Hold the size it has at this frame' }).click();
+  await expect(number(page, /^Width there/)).not.toHaveValue('4.00');
+  // held at the size it has: the lens is the one it was
+  await expect(card(page, 'Lens')).toContainText(`${Number(set).toFixed(0)} mm`);
+  await choose(page, 'Projection', 'Isometric');
+  await expect(card(page, 'Lens')).toContainText('isometric');
+  await expect(card(page, 'Aim')).toContainText('fixed by the isometric view');
+  await choose(page, 'Projection', 'Perspective');
+  await openCard(page, 'Focus');
+  await choose(page, 'Pulls to', 'A distance');
+  await expect(number(page, /^Pull, %/)).toBeVisible();
+  await openCard(page, 'Handheld');
+  await choose(page, 'Operator', 'Walking');
+  await expect(number(page, /^Up and down, cm/)).toHaveValue('20.0');
+  await number(page, /^Up and down, cm/).fill('5');
+  await number(page, /^Up and down, cm/).press('Enter');
+  await expect(card(page, 'Handheld')).toContainText('own figures');
+  await openCard(page, 'Roll');
+  await page.getByRole('button', { name: /^Roll: Fixed/ }).click();
+  await page.getByRole('menuitem', { name: 'Wound' }).click();
+  await number(page, /^Roll, steps per lap/).fill('3');
+  await number(page, /^Roll, steps per lap/).press('Enter');
+  await band(page, 'Comfort').click();
+  const comfort = page.getByRole('status', { name: 'Comfort' });
+  await expect(comfort).toContainText('makes people dizzy', { timeout: 30_000 });
+  await comfort
+    .getByRole('button', { name: /^Lengthen the lap/ })
+    .last()
+    .click();
+  await expect(comfort).not.toContainText('makes people dizzy', { timeout: 30_000 });
+});
