@@ -19,6 +19,7 @@ const open = async (name) => {
   await page.getByLabel('Quality of the picture').filter({ hasText: 'fps' }).waitFor({ timeout: 60_000 });
   await page.keyboard.press('Space');
 };
+const card = (name) => page.getByRole('article', { name, exact: true }).getByRole('button').first().click();
 const goTo = async (frame) => {
   await page.getByRole('slider', { name: 'Time in the lap' }).focus();
   for (let i = 0; i < frame / 10; i++) await page.keyboard.press('PageUp');
@@ -41,13 +42,35 @@ await page.getByText(/join .* score/).waitFor({ timeout: 300_000 });
 await shoot('seam');
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
-await open('Slipway spiral');
+await open('Buoy ring');
 await page.keyboard.press('2');
-await page.getByRole('article', { name: 'Aim' }).getByRole('button').first().click();
-await page.getByText('Roll', { exact: true }).click();
-await goTo(60);
+await card('Lens');
+await page.locator('[data-row="flight.focalMm"]').click();
+await page
+  .getByRole('slider', { name: /^Key at frame \d+$/ })
+  .first()
+  .click({ force: true });
+await goTo(40);
 await final();
 await shoot('fly');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
+await open('Lamp dome');
+await page.keyboard.press('2');
+await card('Route');
+await page.getByRole('button', { name: 'Map', exact: true }).click();
+await goTo(100);
+await final();
+await shoot('circuit');
+await page.getByRole('button', { name: 'Observe' }).click();
+await page.getByRole('button', { name: 'Comfort' }).click();
+await page.waitForTimeout(6000);
+await final();
+await shoot('observer');
+await page.getByRole('button', { name: 'Back to the camera' }).click();
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
+await open('Slipway spiral');
 await page.keyboard.press('5');
 await page.getByRole('button', { name: 'Proof and full size' }).click();
 await page.getByRole('button', { name: 'Render' }).first().click();

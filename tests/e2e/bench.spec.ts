@@ -176,7 +176,7 @@ test('what must close snaps to legal steps, and the pictures of the lap are judg
   await step(page, 'Seam').click();
   await expect(page.getByRole('heading', { name: 'The lap closes' })).toBeVisible({ timeout: 60_000 });
   await step(page, 'Fly').click();
-  await page.getByRole('article', { name: 'Aim' }).getByRole('button').first().click();
+  await page.getByRole('article', { name: 'Roll' }).getByRole('button').first().click();
   await page.getByRole('button', { name: /^Roll: Swing/ }).click();
   await page.getByRole('menuitem', { name: 'Wound' }).click();
   const perLap = page.getByRole('textbox', { name: /^Roll, .*per lap/ });

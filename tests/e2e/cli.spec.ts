@@ -134,7 +134,7 @@ test('check prints the report, and fails on a planted fault', async () => {
   expect(bad.code).toBe(1);
   const report = JSON.parse(bad.out) as { ok: boolean; state: { findings: { ok: boolean; subject: string }[] } };
   expect(report.ok).toBe(false);
-  expect(report.state.findings.filter(({ ok }) => !ok).map(({ subject }) => subject)).toContain('Camera');
+  expect(report.state.findings.filter(({ ok }) => !ok).map(({ subject }) => subject)).toContain('Camera, travel');
 });
 
 const mistakes: [string[], RegExp][] = [

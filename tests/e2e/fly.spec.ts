@@ -197,11 +197,11 @@ test('a dolly zoom holds its subject, a focus is pulled between marks, and comfo
   test.setTimeout(150_000);
   await flying(page);
   await openCard(page, 'Lens');
+  const set = await number(page, /^Focal length/).inputValue();
   await choose(page, 'Holds in size', 'By zooming');
   await choose(page, 'Subject', 'A layer’s middle');
   await choose(page, 'Layer', 'Salt');
-  const focal = number(page, /^Focal length/);
-  const set = await focal.inputValue();
+  await expect(number(page, /^Focal length/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Hold the size it has at this frame' }).click();
   await expect(number(page, /^Width there/)).not.toHaveValue('4.00');
   // held at the size it has: the lens is the one it was

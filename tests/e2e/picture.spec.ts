@@ -116,10 +116,13 @@ function reference(piece: Piece, samples: number): Float64Array {
       const [x, y, z] = rotate([-qx, -qy, -qz, qw], rel);
       const d = -z;
       if (d < 0.2) continue;
-      const blur = aperture * pixelFocal * (1 / pose.focusDistance - 1 / d);
-      const cx = (x * pixelFocal) / d + width / 2 + blur * lens[0];
-      const cy = (y * pixelFocal) / d + height / 2 + blur * lens[1];
-      const own = (scale[i] * pixelFocal) / d;
+      // metres are divided by the depth, or without perspective by one distance for all (laws, Lens)
+      const flat = pose.orthoWidth === null ? null : (pose.orthoWidth * focal) / pose.sensorMm;
+      const s = pose.focusDistance;
+      const blur = (aperture * pixelFocal * (d - s)) / ((flat ?? d) * (flat ?? s));
+      const cx = (x * pixelFocal) / (flat ?? d) + width / 2 + blur * lens[0];
+      const cy = (y * pixelFocal) / (flat ?? d) + height / 2 + blur * lens[1];
+      const own = (scale[i] * pixelFocal) / (flat ?? d);
       const energy = (brightness * light[i] * Math.PI * own * own) / samples;
       // a Gaussian of the dot's own size and the filter's 0.6 px
       const sigma2 = 0.36 + (own * own) / 8;
@@ -151,10 +154,12 @@ test('bokeh: the passes sum to the brute-force picture of 300 points, still and 
     shutterDeg: 720,
     aside: { law: 'swing', middle: 0, reach: 1.6, cycles: 1, wave: 'sine', shift: 0 },
   });
+  const flat = points({ lens: 'orthographic', widthM: 4, shutterDeg: 0 });
   const measured: Record<string, number> = {};
   for (const [name, piece] of [
     ['still', still],
     ['moving', moving],
+    ['flat', flat],
   ] as const) {
     const want = reference(piece, 8192);
     for (const passes of [1, 4, 16, 64]) measured[`${name} ${passes}`] = psnr(await floats(page, piece, passes), want);
@@ -168,7 +173,49 @@ test('bokeh: the passes sum to the brute-force picture of 300 points, still and 
   // exact cells: more passes never make the still picture worse
   expect(Math.abs(measured['still 64'] - measured['still 1'])).toBeLessThan(1.5);
   for (const passes of [1, 4, 16, 64]) expect(measured[`moving ${passes}`]).toBeGreaterThan(35.5);
+  for (const passes of [1, 4, 16, 64]) expect(measured[`flat ${passes}`]).toBeGreaterThan(34);
   expect(measured['moving 64']).toBeGreaterThan(measured['moving 1'] - 0.5);
+});
+
+test('without perspective bodies and lines keep their size at any distance', async ({ page }) => {
+  // a row of balls going away, seen from the front, each a step aside of the one before
+  const balls = {
+    kind: 'copies',
+    source: 'sphere',
+    detail: 6,
+    size: 0.6,
+    arrangement: 'line',
+    count: 4,
+    spacing: 0.001,
+    moveX: 1,
+    moveZ: -4,
+    ahead: 10,
+    glowing: 4,
+    once: true,
+    variation: 0,
+    gradient: [{ at: 0, colour: '#ffffff' }],
+  };
+  const columns = async (flight: object): Promise<number[]> => {
+    const piece = points({ fNumber: 64, focalMm: 40, focusM: 10, ...flight }, balls);
+    const light = await floats(page, piece, 4);
+    const { width, height } = SIZE;
+    // runs of lit columns
+    const lit = Array.from({ length: width }, (_, x) =>
+      Array.from({ length: height }, (__, y) => light[(y * width + x) * 4]).some((v) => v > 0.5),
+    );
+    const runs: number[] = [];
+    lit.forEach((on, x) => {
+      if (on && !lit[x - 1]) runs.push(0);
+      if (on) runs[runs.length - 1]++;
+    });
+    return runs;
+  };
+  const flat = await columns({ lens: 'orthographic', widthM: 8 });
+  expect(flat).toHaveLength(4);
+  // 0.6 m of 8 m across
+  for (const run of flat) expect(Math.abs(run - (0.6 / 8) * SIZE.width)).toBeLessThanOrEqual(2);
+  const deep = await columns({});
+  expect(Math.max(...deep)).toBeGreaterThan(Math.min(...deep) + 3);
 });
 
 test('light is conserved: blades, squeeze, passes and size change where it falls, not how much there is', async ({

@@ -1,6 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import type { Ease, Key } from '../../core/time/animated';
 import { EASE_PRESETS } from '../../core/time/easing';
+import { EASE_WORDS, easeCalled, easeName } from './eases';
 import { framePhase } from '../../core/time/lap';
 import { Button } from './Button';
 import { ChoiceField } from './ChoiceField';
@@ -10,23 +11,11 @@ import styles from './Row.module.css';
 
 type Curve = [number, number, number, number];
 
-const EASES: Record<string, string> = {
-  smooth: 'Smooth',
-  linear: 'Linear',
-  hold: 'Hold',
-  ...Object.fromEntries(Object.keys(EASE_PRESETS).map((name) => [name, name[0].toUpperCase() + name.slice(1)])),
-  own: 'Own curve',
-};
-
-const easeName = (ease: Ease): string =>
-  typeof ease === 'string'
-    ? ease
-    : (Object.keys(EASE_PRESETS).find((name) => EASE_PRESETS[name].every((v, i) => v === ease[i])) ?? 'own');
+const EASES: Record<string, string> = { ...EASE_WORDS, own: 'Own curve' };
 
 /** The ease of a name. An own curve starts from the one that was there, moved just enough to be nobody else's. */
 function easeOf(name: string, before: Ease): Ease {
-  if (name === 'smooth' || name === 'linear' || name === 'hold') return name;
-  if (name !== 'own') return [...EASE_PRESETS[name]] as Curve;
+  if (name !== 'own') return easeCalled(name);
   const [x1, y1, x2, y2] = typeof before === 'string' ? EASE_PRESETS['even'] : before;
   return [Math.min(1, x1 + 0.01), y1, x2, y2];
 }

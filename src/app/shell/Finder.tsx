@@ -30,10 +30,12 @@ function showRow(label: string, state: Parameters<typeof bench.patch>[0]): void 
   requestAnimationFrame(() =>
     setTimeout(() => {
       const row = [...document.querySelectorAll<HTMLElement>('[data-row]')].find(
-        (element) => element.dataset['row'] === label,
+        // a rate shares the row of what swings
+        (element) => element.dataset['row'] === label || `${element.dataset['row']}Hz` === label,
       );
       row?.scrollIntoView({ block: 'center' });
-      row?.querySelector<HTMLElement>('input, button')?.focus();
+      // the value itself, before the mark that says how it moves
+      (row?.querySelector('input') ?? row?.querySelector('button'))?.focus();
     }, 60),
   );
 }

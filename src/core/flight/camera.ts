@@ -1,20 +1,17 @@
 import type { Piece } from '../piece/schema';
 import {
   add,
-  cross,
   dot,
   fromAxis,
-  fromColumns,
   length,
   multiply,
-  normalize,
   rotate,
   scale,
   subtract,
   type Quaternion,
   type Vec3,
 } from '../space/vector';
-import { levelUp } from '../space/path';
+import { facing } from '../space/path';
 import { evaluateAnimated } from '../time/animated';
 import { flightOf, uprightAt, type Prepared } from './flight';
 import type { Place } from './routes/definition';
@@ -40,14 +37,6 @@ export const ISOMETRIC = Math.atan(Math.sin(30 * DEGREE) / Math.cos(45 * DEGREE)
 /** Nearest distance in metres anything can be focused on or held at. */
 const NEAREST = 0.05;
 const HOLD_STEPS = 24;
-
-/** The rotation that looks along a direction with its upright as near to `up` as can be. */
-function facing(direction: Vec3, up: Vec3): Quaternion {
-  const back = scale(normalize(direction), -1);
-  const across = cross(up, back);
-  const right = length(across) > 1e-6 ? normalize(across) : cross(levelUp(scale(back, -1)), back);
-  return fromColumns(right, cross(back, right), back);
-}
 
 /** Where the camera faces before it is turned by hand. */
 function aimed(flight: Flight, { aimPoint, track }: Prepared, place: Place, from: Vec3, phase: number): Quaternion {

@@ -55,7 +55,7 @@ export const FlightSchema = z.looseObject({
     {
       label: 'Looks',
       group: aim,
-      hint: 'Where the camera faces before it is turned by hand; its own direction is that of stations, keys or what it is attached to.',
+      hint: 'Where the camera faces before it is turned by hand; its own direction is that of stations, keys or what it is attached to, and on an orbit towards its middle.',
     },
   ),
   lookAhead: number(0, {

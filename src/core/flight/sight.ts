@@ -1,4 +1,4 @@
-import { layerElements } from '../layers/batch';
+import { layerElement } from '../layers/batch';
 import { layerExtent } from '../layers/context';
 import type { Piece } from '../piece/schema';
 import type { Quaternion, Vec3 } from '../space/vector';
@@ -32,11 +32,10 @@ export function sightTarget(still: Piece, of: Target, phase: number): Sighted {
   const layer = still.layers.find(({ id }) => id === of.layer);
   if (!layer) return { position: [0, 0, 0], rotation: UPRIGHT };
   if (of.on === 'layer') return { position: middleOf(layerExtent(still, layer)), rotation: UPRIGHT };
-  const { count, position, rotation } = layerElements(still, layer.id, phase);
-  if (count === 0) return { position: middleOf(layerExtent(still, layer)), rotation: UPRIGHT };
-  const i = Math.min(of.element, count - 1);
-  return {
-    position: [position[i * 3], position[i * 3 + 1], position[i * 3 + 2]],
-    rotation: [rotation[i * 4], rotation[i * 4 + 1], rotation[i * 4 + 2], rotation[i * 4 + 3]],
-  };
+  return (
+    layerElement(still, layer.id, of.element, phase) ?? {
+      position: middleOf(layerExtent(still, layer)),
+      rotation: UPRIGHT,
+    }
+  );
 }

@@ -5,6 +5,7 @@ import { layerContext } from './context';
 import { within } from './definition';
 import { columnsOf, restingElements, type Elements } from './elements';
 import { pipelineOf, reachKernel, shownPhase, type Step } from './pipeline';
+import type { Quaternion, Vec3 } from '../space/vector';
 import { frameAt } from '../time/lap';
 import { linkPoints, type Links } from './links/neighbours';
 import { definitionOf, type Layer } from './registry';
@@ -32,32 +33,38 @@ export function layerOf(piece: Piece, layerId: string): Layer {
   return layer;
 }
 
-/** Runs one step for all elements, its reach first. `weight` and `slope` are scratch for it. */
-function runStep(
-  step: Step,
-  phase: number,
-  count: number,
-  columns: Record<string, Float32Array | Uint32Array>,
-  weight: Float32Array,
-): void {
-  if (step.reach) {
-    const slope = new Float32Array(count * 3);
-    runKernel(reachKernel, 0, count, step.reach(phase), { ...columns, weight, slope });
-  } else weight.fill(1);
-  runKernel(step.kernel, 0, count, step.values(phase), columns);
+/** Elements on their way through a pipeline, with what the kernels need besides. */
+interface Moving {
+  elements: Elements;
+  columns: Record<string, Float32Array | Uint32Array>;
+  weight: Float32Array;
+  slope: Float32Array;
+}
+
+function movingElements(piece: Piece, layer: Layer, share: number): Moving {
+  const elements = restingElements(definitionOf(layer.kind).elementCount(layer, share, layerContext(piece)));
+  const weight = new Float32Array(elements.count);
+  const slope = new Float32Array(elements.count * 3);
+  const { rest } = definitionOf(layer.kind);
+  const own = rest?.(layer, layerContext(piece), share) ?? new Float32Array(elements.count * 4);
+  return { elements, columns: { ...columnsOf(elements), weight, rest: own }, weight, slope };
+}
+
+/** Runs the element steps for elements first…end−1, the reach of each before it. */
+function runSteps(steps: readonly Step[], phase: number, moving: Moving, first: number, end: number): void {
+  const { columns, weight, slope } = moving;
+  for (const step of steps) {
+    if (step.reach) runKernel(reachKernel, first, end, step.reach(phase), { ...columns, weight, slope });
+    else weight.fill(1, first, end);
+    runKernel(step.kernel, first, end, step.values(phase), columns);
+  }
 }
 
 /** Every element of one tile after the layer's kernel, its placement and its element treatments; space is not yet bent. */
 function movedElements(piece: Piece, layer: Layer, phase: number, share: number): Elements {
-  const elements = restingElements(definitionOf(layer.kind).elementCount(layer, share, layerContext(piece)));
-  const weight = new Float32Array(elements.count);
-  const { rest } = definitionOf(layer.kind);
-  const columns: Record<string, Float32Array | Uint32Array> = {
-    ...columnsOf(elements),
-    weight,
-    rest: rest?.(layer, layerContext(piece), share) ?? new Float32Array(elements.count * 4),
-  };
-  for (const step of pipelineOf(piece, layer, share).element) runStep(step, phase, elements.count, columns, weight);
+  const moving = movingElements(piece, layer, share);
+  const { elements } = moving;
+  runSteps(pipelineOf(piece, layer, share).element, phase, moving, 0, elements.count);
   return elements;
 }
 
@@ -73,9 +80,9 @@ function bendPositions(steps: readonly Step[], phase: number, position: Float32A
   }
 }
 
-/** Adds to every position its spoke, turned and scaled with its element. */
-function addSpokes({ count, position, rotation, spoke, size }: Elements): void {
-  for (let i = 0; i < count; i++) {
+/** Adds to positions their spokes, turned and scaled with their elements. */
+function addSpokes({ count, position, rotation, spoke, size }: Elements, first = 0, end = count): void {
+  for (let i = first; i < end; i++) {
     const [x, y, z] = [spoke[i * 3] * size[i], spoke[i * 3 + 1] * size[i], spoke[i * 3 + 2] * size[i]];
     if (x === 0 && y === 0 && z === 0) continue;
     const [qx, qy, qz, qw] = [rotation[i * 4], rotation[i * 4 + 1], rotation[i * 4 + 2], rotation[i * 4 + 3]];
@@ -104,6 +111,48 @@ export function layerElements(piece: Piece, layerId: string, at: number, share =
   return elements;
 }
 
+/** Room for single elements, by layer: a large one is not laid out anew for every moment that one of it is looked at. */
+const rooms = new WeakMap<Layer, { key: string; moving: Moving; resting: Elements }>();
+
+/**
+ * One element of a layer, by its index at the final count; the last for an index beyond, null where there are none. Costs
+ * as much as one element, once the layer has been looked at.
+ * @throws RangeError when the piece has no such layer
+ */
+export function layerElement(
+  piece: Piece,
+  layerId: string,
+  index: number,
+  at: number,
+): { position: Vec3; rotation: Quaternion } | null {
+  const layer = layerOf(piece, layerId);
+  const phase = shownPhase(layer, at, at, piece.lap.frames);
+  let room = rooms.get(layer);
+  const key = `${piece.tile} ${definitionOf(layer.kind).restKey?.(layer, layerContext(piece), 1) ?? ''}`;
+  if (room?.key !== key) {
+    const moving = movingElements(piece, layer, 1);
+    room = { key, moving, resting: restingElements(1) };
+    rooms.set(layer, room);
+  }
+  const { moving, resting } = room;
+  const { elements } = moving;
+  if (elements.count === 0) return null;
+  const i = Math.min(index, elements.count - 1);
+  // at rest again, as every element begins
+  for (const [name, column] of Object.entries(columnsOf(resting))) {
+    const whole = columnsOf(elements)[name];
+    whole.set(column, i * column.length);
+  }
+  elements.key[i] = i;
+  const pipeline = pipelineOf(piece, layer, 1);
+  runSteps(pipeline.element, phase, moving, i, i + 1);
+  addSpokes(elements, i, i + 1);
+  const position = elements.position.slice(i * 3, i * 3 + 3);
+  if (!hasBodies(layer)) bendPositions(pipeline.space, phase, position, elements.order.slice(i, i + 1));
+  const [x, y, z, w] = elements.rotation.subarray(i * 4, i * 4 + 4);
+  return { position: [position[0], position[1], position[2]], rotation: [x, y, z, w] };
+}
+
 const hasBodies = (layer: Layer): boolean => definitionOf(layer.kind).bodies?.(layer) === true;
 
 /**
@@ -129,6 +178,8 @@ export function layerLinks(
 /** Points that stand for a layer when two moments are compared: its elements, or vertices of its bodies. */
 export interface LayerPoints {
   count: number;
+  /** the element each stands for */
+  owner: Uint32Array;
   position: Float32Array;
   scale: Float32Array;
   place: Float32Array;
@@ -142,8 +193,8 @@ export interface LayerPoints {
 export function layerPoints(piece: Piece, layerId: string, at: number, share = 1, framePhase = at): LayerPoints {
   const layer = layerOf(piece, layerId);
   const elements = layerElements(piece, layerId, at, share, framePhase);
-  const own = { ...elements, scale: elements.size };
-  if (!hasBodies(layer)) return own;
+  if (!hasBodies(layer))
+    return { ...elements, owner: Uint32Array.from({ length: elements.count }, (_, i) => i), scale: elements.size };
   return layerVertices(piece, layer, shownPhase(layer, at, framePhase, piece.lap.frames), framePhase, elements, share);
 }
 
@@ -201,6 +252,7 @@ function layerVertices(
   bendPositions(pipeline.space, phase, bodies.position, pick(elements.order, 1));
   return {
     count,
+    owner,
     position: bodies.position,
     scale: bodies.size,
     place: pick(elements.place, 1),

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parsePiece } from '../piece/document';
 import { PieceSchema, type Piece } from '../piece/schema';
-import { layerBatch, layerElements } from './batch';
+import { layerBatch, layerElement, layerElements } from './batch';
 import { layerContext, layerExtent } from './context';
 import { grow } from '../plants/grow';
 import { SPECIES, type SpeciesName } from '../plants/species';
@@ -26,6 +26,31 @@ const demo = (name: string): Piece => {
   if (!parsed.ok) throw new Error('demo does not read');
   return parsed.piece;
 };
+
+describe('a single element', () => {
+  it.each(layerKinds)('%s: stands where it stands among all, at any phase, treated or not', (kind) => {
+    for (const treatments of [
+      [],
+      [
+        { kind: 'drift', id: 'd', amount: 0.4, cycles: 2 },
+        { kind: 'turn', id: 't', what: 'all', axis: 'up', amount: { law: 'wound', start: 0.1, perLap: 1 } },
+        { kind: 'taper', id: 'p', amount: 0.3, reach: 'point' },
+      ],
+    ]) {
+      const piece = pieceWith({ kind, once: true, treatments } as never);
+      for (const phase of [0.2, 0.7, 0.2]) {
+        const all = layerElements(piece, 'one', phase);
+        for (const index of [0, 3, all.count - 1].filter((n) => n < all.count)) {
+          const one = layerElement(piece, 'one', index, phase);
+          for (let k = 0; k < 3; k++) expect(one?.position[k]).toBeCloseTo(all.position[index * 3 + k], 5);
+          for (let k = 0; k < 4; k++) expect(one?.rotation[k]).toBeCloseTo(all.rotation[index * 4 + k], 5);
+        }
+        if (all.count === 0) expect(layerElement(piece, 'one', 0, phase)).toBeNull();
+        else expect(layerElement(piece, 'one', 1e9, phase)).toEqual(layerElement(piece, 'one', all.count - 1, phase));
+      }
+    }
+  });
+});
 
 describe('particle field', () => {
   it('the first k of N are the same particles whatever N: working and final count show one composition', () => {

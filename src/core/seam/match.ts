@@ -8,7 +8,7 @@ export interface Elements {
 }
 
 /** A gap this small is rounding. */
-const SAME = 1e-5;
+const SAME = 1e-4;
 
 export interface Match {
   /** worst difference found, as a share of the extent (positions) or of the range (look) */

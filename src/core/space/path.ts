@@ -1,5 +1,5 @@
 import { closedSpline } from './spline';
-import { cross, dot, length, normalize, scale, subtract, add, type Vec3 } from './vector';
+import { add, cross, dot, fromColumns, length, normalize, scale, subtract, type Quaternion, type Vec3 } from './vector';
 
 export interface Frame {
   tangent: Vec3;
@@ -88,4 +88,12 @@ export const polylineLength = (points: readonly Vec3[]): number =>
 export function levelUp(tangent: Vec3): Vec3 {
   const across = cross(tangent, [0, 1, 0]);
   return length(across) > 1e-6 ? normalize(cross(across, tangent)) : [0, 0, tangent[1] > 0 ? 1 : -1];
+}
+
+/** The rotation of a camera that looks along a direction, with its upright as near to `up` as can be. */
+export function facing(direction: Vec3, up: Vec3): Quaternion {
+  const back = scale(normalize(direction), -1);
+  const across = cross(up, back);
+  const right = length(across) > 1e-6 ? normalize(across) : cross(levelUp(scale(back, -1)), back);
+  return fromColumns(right, cross(back, right), back);
 }

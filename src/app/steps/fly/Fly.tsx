@@ -23,6 +23,9 @@ export { FlyBand } from './FlyBand';
 export const FLY_GROUPS = ['Route', 'Aim', 'Roll', 'Handheld', 'Lens', 'Focus', 'Shutter'] as const;
 export type FlyGroup = (typeof FLY_GROUPS)[number];
 
+/** Fields that mean nothing on a route that keeps its own time. */
+const TIMED = ['speed'];
+
 const metres = (mm: number): string => (mm === Infinity ? '∞' : `${(mm / 1000).toFixed(2)} m`);
 const turns = (n: number): string => `${Number(n.toFixed(3))} ${Math.abs(n) === 1 ? 'roll' : 'rolls'} per lap`;
 
@@ -124,7 +127,13 @@ export function FlyCards() {
           ) : group === 'Lens' ? (
             <LensRows />
           ) : (
-            <Inspector schema={FlightSchema} path={['flight']} groups={[group]} closingSteps={steps} />
+            <Inspector
+              schema={FlightSchema}
+              path={['flight']}
+              groups={[group]}
+              closingSteps={steps}
+              without={route.timed ? TIMED : []}
+            />
           )}
           {group === 'Focus' ? <FocusNote piece={piece} phase={phase} /> : null}
         </Card>

@@ -35,6 +35,8 @@ export function LensRows() {
     bench.set(['flight', 'holdWidth'], Number(((depth * pose.sensorMm) / pose.focalMm).toPrecision(5)));
   };
   const key = String(flight.sensorMm);
+  // a lens that follows its subject has no focal length of its own
+  const hidden = [...(SENSORS[key] ? ['sensorMm'] : []), ...(holds && flight.hold === 'lens' ? ['focalMm'] : [])];
   return (
     <>
       <section className={rows.group}>
@@ -45,12 +47,18 @@ export function LensRows() {
           <ChoiceField
             label="Sensor"
             value={key}
-            choices={SENSORS[key] ? SENSORS : { [key]: `${key} mm`, ...SENSORS }}
-            onChange={(mm) => bench.set(['flight', 'sensorMm'], Number(mm))}
+            choices={{ ...SENSORS, ...(SENSORS[key] ? {} : { [key]: `${key} mm` }), own: 'Another width…' }}
+            onChange={(mm) => bench.set(['flight', 'sensorMm'], mm === 'own' ? 30 : Number(mm))}
           />
         </PlainRow>
       </section>
-      <Inspector schema={FlightSchema} path={['flight']} groups={['Lens']} closingSteps={flightSteps(flight)} />
+      <Inspector
+        schema={FlightSchema}
+        path={['flight']}
+        groups={['Lens']}
+        closingSteps={flightSteps(flight)}
+        without={hidden}
+      />
       {holds ? (
         <div className={styles.action}>
           <Button onPress={asNow}>Hold the size it has at this frame</Button>

@@ -45,7 +45,7 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
       ? 'drag points; double-click adds one, Delete removes it'
       : route.kind === 'stations'
         ? 'drag stations'
-        : 'the route, the camera and what is sharp';
+        : 'drag what the camera aims at';
   const how = movesLayers ? 'drag a layer, its corner to scale, its knob to turn' : marks;
   return (
     <>
@@ -100,8 +100,7 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
           }
           const { view, from, piece: before } = now;
           if (now.what === 'point') {
-            const flown = draggedPoint(before.flight.route, now.id, now.lane, view, from, here.at);
-            bench.set(['flight', 'route'], flown);
+            bench.set(['flight'], draggedPoint(before.flight, now.id, now.lane, view, from, here.at));
             return;
           }
           const fields = dragged(before, now.layer, now.lane, now.grip, view, from, here.at);

@@ -50,24 +50,35 @@ export function dotsOf(piece: Piece): Dots[] {
     });
 }
 
-/** The points of a circuit and the stations, in both lanes. */
+/** The points of a circuit, the stations and the targets, in both lanes. */
 export function drawMarks(c: CanvasRenderingContext2D, view: MapView, piece: Piece, chosen: string | null): void {
-  for (const { id, number, at } of routeMarks(piece))
+  // targets are often in one place: what they are for is written one below the other
+  let targets = 0;
+  for (const { id, words, at, target } of routeMarks(piece)) {
+    if (target) targets++;
     for (const lane of LANES) {
       const [x, y] = [view.x(-at[2], lane), view.y(at[lane === 'plan' ? 0 : 1], lane)];
-      c.beginPath();
-      c.arc(x, y, 4.5, 0, 2 * Math.PI);
       c.fillStyle = id === chosen ? token('time') : token('ground');
-      c.strokeStyle = id === chosen ? token('time') : token('text');
+      c.strokeStyle = id === chosen || target ? token('time') : token('text');
       c.lineWidth = 1.4;
-      c.fill();
+      c.beginPath();
+      if (target) {
+        c.moveTo(x - 6, y);
+        c.lineTo(x + 6, y);
+        c.moveTo(x, y - 6);
+        c.lineTo(x, y + 6);
+      } else {
+        c.arc(x, y, 4.5, 0, 2 * Math.PI);
+        c.fill();
+      }
       c.stroke();
       if (lane === 'plan') {
-        c.fillStyle = token('muted');
+        c.fillStyle = token(target ? 'time' : 'muted');
         c.font = `10px ${token('numbers')}`;
-        c.fillText(String(number), x + 7, y - 5);
+        c.fillText(words, x + 7, y + (target ? 2 + 11 * targets : -5));
       }
     }
+  }
 }
 
 /** The outline of a layer in both lanes, with its handles when it is chosen. */

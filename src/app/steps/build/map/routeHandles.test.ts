@@ -23,7 +23,7 @@ const flown = (route: object): Piece =>
 describe('a circuit in the map', () => {
   const piece = flown({ kind: 'circuit', points, tilt: 20, raise: 0.5 });
   const view = mapView(piece, 840, 160);
-  const { route } = piece.flight;
+  const { flight } = piece;
 
   it('is seen whole, in true proportion, plan beside side', () => {
     expect(view.perMetre).toBe(view.across);
@@ -46,9 +46,9 @@ describe('a circuit in the map', () => {
     expect(hitPoint(piece, view, ...here)).toEqual({ id: 'b', lane: 'plan' });
     expect(hitPoint(piece, view, here[0], here[1] + 40)).toBeNull();
     for (const lane of ['plan', 'side'] as const) {
-      const moved = draggedPoint(route, 'b', lane, view, here, [here[0] + view.perMetre, here[1] - view.across]);
-      if (moved.kind !== 'circuit') throw new Error('no circuit');
-      const [before, after] = [at, circuitPoints(moved)[1]];
+      const moved = draggedPoint(flight, 'b', lane, view, here, [here[0] + view.perMetre, here[1] - view.across]);
+      if (moved.route.kind !== 'circuit') throw new Error('no circuit');
+      const [before, after] = [at, circuitPoints(moved.route)[1]];
       // the middle, about which it leans, moves along a little
       expect(after[2] - before[2]).toBeCloseTo(-1, 0);
       expect(after[lane === 'plan' ? 0 : 1] - before[lane === 'plan' ? 0 : 1]).toBeCloseTo(1, 0);
@@ -71,11 +71,18 @@ describe('a circuit in the map', () => {
       kind: 'stations',
       stops: [{ id: 's', aside: 0, above: 0, ahead: 2, yaw: 0, pitch: 0, roll: 0 }],
     });
-    const moved = draggedPoint(stations.flight.route, 's', 'side', view, [0, 0], [view.perMetre, -view.across]);
-    expect(moved).toMatchObject({ stops: [{ ahead: 3, above: 1, aside: 0 }] });
+    const moved = draggedPoint(stations.flight, 's', 'side', view, [0, 0], [view.perMetre, -view.across]);
+    expect(moved.route).toMatchObject({ stops: [{ ahead: 3, above: 1, aside: 0 }] });
     expect(routeMarks(flown({ kind: 'run' }))).toEqual([]);
-    expect(draggedPoint(flown({ kind: 'run' }).flight.route, 's', 'plan', view, [0, 0], [9, 9])).toMatchObject({
-      kind: 'run',
-    });
+    const run = flown({ kind: 'run' }).flight;
+    expect(draggedPoint(run, 's', 'plan', view, [0, 0], [9, 9])).toBe(run);
+  });
+
+  it('points that are aimed at or focused on are marks while they are in use', () => {
+    const aimed: Piece = { ...piece, flight: { ...flight, aim: 'target' } };
+    expect(routeMarks(piece).filter(({ target }) => target)).toEqual([]);
+    expect(routeMarks(aimed).filter(({ target }) => target)).toMatchObject([{ id: 'aimAt', words: 'aim' }]);
+    const moved = draggedPoint(aimed.flight, 'aimAt', 'plan', view, [0, 0], [view.perMetre * 2, view.across]);
+    expect(moved.aimAt).toMatchObject({ ahead: 8, aside: -1, above: 0 });
   });
 });

@@ -1,28 +1,53 @@
 import { circuitPoints, standing, type CircuitRoute } from '../../../../core/flight/routes/circuit/circuit';
-import type { Route } from '../../../../core/flight/routes/registry';
 import { viewPlace } from '../../../../core/flight/routes/view';
 import type { Piece } from '../../../../core/piece/schema';
 import type { Vec3 } from '../../../../core/space/vector';
 import { newId } from '../../../state/edit';
 import type { Lane, MapView } from './view';
 
-/** A place of a route that is marked in the map: a point of a circuit, or a station. */
+/** A place of the flight that is marked in the map: a point of a circuit, a station, or a point that is a target. */
 export interface Mark {
   id: string;
-  /** counted from 1 */
-  number: number;
+  /** a number from 1, or what the target is for */
+  words: string;
   at: Vec3;
+  target: boolean;
 }
 
-/** What is marked of a route; only circuits and stations have such places. */
-export function routeMarks({ flight: { route } }: Piece): Mark[] {
+/** Targets of a flight by their field, with what each is for and when it is in use. */
+const TARGETS = {
+  aimAt: { words: 'aim', used: (f: Flight) => f.aim === 'target' },
+  focusAt: { words: 'focus', used: (f: Flight) => f.focusOn === 'target' },
+  pullAt: { words: 'pull', used: (f: Flight) => f.pullTo === 'target' },
+  holdAt: { words: 'hold', used: (f: Flight) => f.lens === 'perspective' && f.hold !== 'none' },
+} as const;
+type Flight = Piece['flight'];
+type TargetName = keyof typeof TARGETS;
+const isTarget = (id: string): id is TargetName => id in TARGETS;
+
+/** Points that are targets and stand still: those that move are set over the lap. */
+function targetMarks(flight: Flight): Mark[] {
+  return (Object.keys(TARGETS) as TargetName[]).flatMap((id) => {
+    const { words, used } = TARGETS[id];
+    const { on, aside, above, ahead } = flight[id];
+    if (!used(flight) || on !== 'point') return [];
+    if (typeof aside !== 'number' || typeof above !== 'number' || typeof ahead !== 'number') return [];
+    return [{ id, words, at: [aside, above, -ahead] as Vec3, target: true }];
+  });
+}
+
+/** What is marked of a flight. */
+export function routeMarks({ flight }: Piece): Mark[] {
+  const { route } = flight;
+  const marks = targetMarks(flight);
+  const numbered = (id: string, i: number, at: Vec3): Mark => ({ id, words: String(i + 1), at, target: false });
   if (route.kind === 'circuit') {
     const places = circuitPoints(route);
-    return route.points.map(({ id }, i) => ({ id, number: i + 1, at: places[i] }));
+    return [...route.points.map(({ id }, i) => numbered(id, i, places[i])), ...marks];
   }
   if (route.kind === 'stations')
-    return route.stops.map((stop, i) => ({ id: stop.id, number: i + 1, at: viewPlace(stop) }));
-  return [];
+    return [...route.stops.map((stop, i) => numbered(stop.id, i, viewPlace(stop))), ...marks];
+  return marks;
 }
 
 /** The mark under a pointer. */
@@ -39,31 +64,30 @@ export function hitPoint(piece: Piece, view: MapView, x: number, y: number): { i
 const round = (v: number): number => Number(v.toFixed(3)) + 0;
 type Pixels = readonly [number, number];
 
-/** The route with a mark dragged from one place of the map to another; sideways in plan, in height from the side. */
-export function draggedPoint(route: Route, id: string, lane: Lane, view: MapView, from: Pixels, to: Pixels): Route {
+/** The flight with a mark dragged from one place of the map to another; sideways in plan, in height from the side. */
+export function draggedPoint(flight: Flight, id: string, lane: Lane, view: MapView, from: Pixels, to: Pixels): Flight {
+  const { route } = flight;
   const ahead = (to[0] - from[0]) / view.perMetre;
   const across = -(to[1] - from[1]) / view.across;
+  const side = lane === 'plan' ? 'aside' : 'above';
+  const shifted = <T extends { aside: unknown; above: unknown; ahead: unknown }>(place: T): T => ({
+    ...place,
+    ahead: round(Number(place.ahead) + ahead),
+    [side]: round(Number(place[side]) + across),
+  });
+  if (isTarget(id)) return { ...flight, [id]: shifted(flight[id]) };
+  if (route.kind === 'stations')
+    return { ...flight, route: { ...route, stops: route.stops.map((s) => (s.id === id ? shifted(s) : s)) } };
+  if (route.kind !== 'circuit') return flight;
   const by: Vec3 = lane === 'plan' ? [across, 0, -ahead] : [0, across, -ahead];
-  if (route.kind === 'stations') {
-    const side = lane === 'plan' ? 'aside' : 'above';
-    return {
-      ...route,
-      stops: route.stops.map((stop) =>
-        stop.id === id ? { ...stop, ahead: round(stop.ahead + ahead), [side]: round(stop[side] + across) } : stop,
-      ),
-    };
-  }
-  if (route.kind !== 'circuit') return route;
   const { toWorld, fromWorld } = standing(route);
-  return {
-    ...route,
-    points: route.points.map((point, i) => {
-      if (point.id !== id) return point;
-      const place = toWorld(point, i);
-      const moved = fromWorld([place[0] + by[0], place[1] + by[1], place[2] + by[2]], i);
-      return { id, aside: round(moved.aside), above: round(moved.above), ahead: round(moved.ahead) };
-    }),
-  };
+  const points = route.points.map((point, i) => {
+    if (point.id !== id) return point;
+    const place = toWorld(point, i);
+    const moved = fromWorld([place[0] + by[0], place[1] + by[1], place[2] + by[2]], i);
+    return { id, aside: round(moved.aside), above: round(moved.above), ahead: round(moved.ahead) };
+  });
+  return { ...flight, route: { ...route, points } };
 }
 
 /** A circuit with a point more where the map was clicked, put into the stretch it is nearest to. */

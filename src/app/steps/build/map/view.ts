@@ -57,9 +57,11 @@ export function mapView(piece: Piece, width: number, height: number): MapView {
   const reaches = (k: 0 | 1): number => Math.max(...way.map((p) => Math.abs(p[k])));
   // a route that goes far out is still seen whole
   const along = way.map((p) => -p[2]);
-  const farthest = Math.max(2, ...extents.map(({ to }) => to));
+  // what fills its tile says nothing of where things stand, unless there is nothing else
+  const standing = extents.filter(({ from, to }) => to - from < piece.tile * 0.8);
+  const farthest = Math.max(2, ...(standing.length > 0 ? standing : extents).map(({ to }) => to));
   const start = stays
-    ? Math.min(-0.5, Math.min(...along) - 0.5, ...extents.map(({ from }) => Math.max(from, -piece.tile)))
+    ? Math.min(-0.5, Math.min(...along) - 0.5, ...standing.map(({ from }) => Math.max(from, -piece.tile)))
     : 0;
   const end = Math.max(Math.min(farthest, piece.tile), Math.max(...along));
   const span = stays ? end * 1.1 - start : TILES * piece.tile;

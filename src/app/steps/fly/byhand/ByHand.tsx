@@ -10,8 +10,14 @@ import styles from './ByHand.module.css';
 /** Degrees of turning per pixel of a drag. */
 const DEGREES_PER_PX = 0.14;
 
-const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && target.matches('input, textarea, select, [role=slider], [role=listbox] *');
+/** Whether a key belongs to what has the focus: all of them to a text field, arrows to sliders and lists. */
+const taken = ({ target, code }: KeyboardEvent): boolean =>
+  target instanceof Element &&
+  target.matches(
+    code.startsWith('Arrow')
+      ? 'input, textarea, select, [role=slider], [role=option], [role=menuitem]'
+      : 'input, textarea, select, [role=option], [role=menuitem]',
+  );
 
 /** Moves a view by keys, drags and the wheel for as long as it is shown. @returns the pace in metres per second */
 function useHand(
@@ -40,28 +46,31 @@ function useHand(
     let request = 0;
     let last = 0;
     let fast = false;
-    const step = (time: number): void => {
+    // by the time the keys were really held, however seldom the page is drawn
+    const advance = (): void => {
+      const time = performance.now();
       const seconds = Math.min(0.5, (time - last) / 1000);
       last = time;
-      if (held.size > 0) {
-        const next = moved(now.current, held, speed.current * (fast ? 4 : 1), seconds);
-        now.current = next;
-        apply.current(next);
-      }
+      if (held.size === 0) return;
+      const next = moved(now.current, held, speed.current * (fast ? 4 : 1), seconds);
+      now.current = next;
+      apply.current(next);
+    };
+    const step = (): void => {
+      advance();
       request = held.size > 0 ? requestAnimationFrame(step) : 0;
     };
     const down = (event: KeyboardEvent): void => {
-      if (!(event.code in MOVES) || event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+      if (!(event.code in MOVES) || event.ctrlKey || event.metaKey || event.altKey || taken(event)) return;
       event.preventDefault();
       event.stopImmediatePropagation();
+      advance();
       fast = event.shiftKey;
       held.add(event.code);
-      if (request === 0) {
-        last = performance.now();
-        request = requestAnimationFrame(step);
-      }
+      if (request === 0) request = requestAnimationFrame(step);
     };
     const up = (event: KeyboardEvent): void => {
+      advance();
       fast = event.shiftKey;
       held.delete(event.code);
     };

@@ -23,7 +23,7 @@ import styles from './Comfort.module.css';
 /** Rest after a change before the flight is measured anew, in milliseconds. */
 const SETTLE_MS = 350;
 const LEFT = 132;
-const RIGHT = 96;
+const RIGHT = 120;
 
 interface Measured {
   comfort: Comfort | null;

@@ -27,6 +27,8 @@ interface Props {
   /** beats in the lap when keys snap to them */
   beats: number | null;
   chosen: ReadonlySet<string>;
+  /** a share of the lap, 0 to 1, that follows from the value: drawn faintly behind it over the whole height */
+  follows?: { words(phase: number): string; at(phase: number): number } | undefined;
   onChoose(ids: ReadonlySet<string>): void;
 }
 
@@ -41,7 +43,7 @@ let clip: KeyClip = [];
 const DRAG_PX = 4;
 
 /** A value over one and a quarter laps: keys and their handles are dragged, across the seam as anywhere. */
-export function CurveEditor({ value, path, frames, beats, chosen, onChoose }: Props) {
+export function CurveEditor({ value, path, frames, beats, chosen, follows, onChoose }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
   const phase = useBench((state) => state.status?.phase ?? 0);
@@ -211,6 +213,21 @@ export function CurveEditor({ value, path, frames, beats, chosen, onChoose }: Pr
                   </g>
                 ))}
               </g>
+            ) : null}
+            {follows ? (
+              <>
+                <path
+                  d={Array.from({ length: 121 }, (_, i) => {
+                    const p = i / 120;
+                    return `${i === 0 ? 'M' : 'L'}${view.x(p).toFixed(1)} ${((1 - follows.at(p)) * view.height).toFixed(1)}`;
+                  }).join('')}
+                  stroke="var(--muted)"
+                  strokeDasharray="4 3"
+                />
+                <text x={Math.min(width - 90, view.x(phase) + 6)} y={28}>
+                  {follows.words(phase)}
+                </text>
+              </>
             ) : null}
             <path d={view.line} stroke="var(--time)" strokeWidth={1.6} />
             <path d={`M${view.x(phase)} 0V${view.height}`} stroke="var(--time)" opacity={0.5} />

@@ -1,12 +1,14 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { animatedPlaces } from '../../../../core/seam/stateReport';
+import { flightOf } from '../../../../core/flight/flight';
 import { getAt } from '../../../../core/piece/paths';
-import { EASE_PRESETS } from '../../../../core/time/easing';
-import type { Animated, Ease } from '../../../../core/time/animated';
+import type { Piece } from '../../../../core/piece/schema';
+import type { Animated } from '../../../../core/time/animated';
 import { easeKeys } from '../../../../core/time/keys';
 import { BandHead } from '../../../parts/BandHead';
 import { Button } from '../../../parts/Button';
 import { ChoiceField } from '../../../parts/ChoiceField';
+import { EASE_WORDS, easeCalled } from '../../../parts/eases';
 import { bench, useBench, usePiece } from '../../../state/bench';
 import { CurveEditor } from './CurveEditor';
 import styles from './Lap.module.css';
@@ -14,19 +16,13 @@ import styles from './Lap.module.css';
 const isAnimated = (value: unknown): value is Animated =>
   typeof value === 'number' || (typeof value === 'object' && value !== null && 'law' in value);
 
-const EASES: Record<string, string> = {
-  '': 'Ease…',
-  smooth: 'Smooth',
-  linear: 'Linear',
-  hold: 'Hold',
-  ...Object.fromEntries(Object.keys(EASE_PRESETS).map((name) => [name, name[0].toUpperCase() + name.slice(1)])),
-};
-const easeCalled = (name: string): Ease =>
-  name === 'smooth' || name === 'linear' || name === 'hold'
-    ? name
-    : ([...EASE_PRESETS[name]] as [number, number, number, number]);
-
 const NONE: ReadonlySet<string> = new Set();
+
+/** How far the camera has come, as the speed makes it. */
+function distanceOf(piece: Piece): { words(phase: number): string; at(phase: number): number } {
+  const { share, track } = flightOf(piece);
+  return { at: share, words: (phase) => `${(share(phase) * track.length).toFixed(2)} m` };
+}
 
 /** The values that move, unrolled over 1¼ laps; keys and their curves are drawn by hand. */
 export function LapBand({ title }: { title: ReactNode }) {
@@ -63,7 +59,10 @@ export function LapBand({ title }: { title: ReactNode }) {
                 <ChoiceField
                   label={chosen.size > 0 ? `Ease ${chosen.size} chosen keys` : 'Ease all keys'}
                   value=""
-                  choices={{ ...EASES, '': chosen.size > 0 ? `Ease ${chosen.size} of ${keys.length}…` : 'Ease all…' }}
+                  choices={{
+                    '': chosen.size > 0 ? `Ease ${chosen.size} of ${keys.length}…` : 'Ease all…',
+                    ...EASE_WORDS,
+                  }}
                   onChange={ease}
                 />
               </span>
@@ -95,6 +94,7 @@ export function LapBand({ title }: { title: ReactNode }) {
           frames={piece.lap.frames}
           beats={onBeats && tempo ? tempo.beats : null}
           chosen={chosen}
+          follows={key === 'flight.speed' ? distanceOf(piece) : undefined}
           onChoose={(ids) => setChoice({ of: key, ids })}
         />
       )}

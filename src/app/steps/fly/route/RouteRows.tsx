@@ -1,5 +1,6 @@
 import { ArrowDown, ArrowUp, Camera, Eye, Plus, Trash2 } from 'lucide-react';
 import { cameraPose } from '../../../../core/flight/camera';
+import { cameraKeys, easeCameraKey, moveCameraKey, removeCameraKey } from '../../../../core/flight/cameraKeys';
 import type { CircuitRoute } from '../../../../core/flight/routes/circuit/circuit';
 import { routeKinds, routeOf, type RouteKind } from '../../../../core/flight/routes/registry';
 import { timetable, type StationsRoute } from '../../../../core/flight/routes/stations/stations';
@@ -8,6 +9,7 @@ import { lapSeconds } from '../../../../core/time/lap';
 import { Button } from '../../../parts/Button';
 import { ChoiceField } from '../../../parts/ChoiceField';
 import { Inspector } from '../../../parts/Inspector';
+import { EASE_WORDS, easeCalled, easeName } from '../../../parts/eases';
 import { NumberField } from '../../../parts/NumberField';
 import { PlainRow } from '../../../parts/PlainRow';
 import rows from '../../../parts/Row.module.css';
@@ -33,13 +35,19 @@ export function RouteRows() {
             label="Route"
             value={route.kind}
             choices={LABELS}
-            onChange={(kind) => kind !== route.kind && bench.update((now) => withRoute(now, kind as RouteKind, phase))}
+            onChange={(kind) => {
+              if (kind === route.kind) return;
+              bench.update((now) => withRoute(now, kind as RouteKind, phase));
+              // drawn routes are drawn in the map
+              if (kind === 'circuit' || kind === 'stations') bench.patch({ flyBand: 'map' });
+            }}
           />
         </PlainRow>
         <p className={styles.describe}>{definition.describe}</p>
       </section>
       {route.kind === 'circuit' ? <Points route={route} /> : null}
       {route.kind === 'stations' ? <Stations route={route} /> : null}
+      {route.kind === 'keys' ? <CameraKeys /> : null}
       <Inspector
         schema={definition.schema}
         path={['flight', 'route']}
@@ -186,6 +194,54 @@ function Stations({ route }: { route: StationsRoute }) {
       <Button kind="bare" onPress={() => setRoute(addStation(route, here()))}>
         <Plus size={13} /> Station at the view that is shown
       </Button>
+    </section>
+  );
+}
+
+/** The frames at which views are kept, each standing for the keys of place and direction together. */
+function CameraKeys() {
+  const piece = usePiece();
+  const { frames } = piece.lap;
+  const keys = cameraKeys(piece);
+  return (
+    <section className={rows.group} aria-label="Camera keys">
+      <p className={rows.title}>Keys, place and direction together</p>
+      {keys.length === 0 ? (
+        <p className={styles.describe}>None yet. Fly by hand and keep views as keys, at different frames.</p>
+      ) : null}
+      {keys.map(({ frame, ease }, i) => {
+        const name = ease === null ? '' : easeName(ease);
+        return (
+          <div key={i} className={styles.cameraKey}>
+            <NumberField
+              spec={{ label: `Camera key ${i + 1}, frame`, min: 0, max: frames - 1, unit: 'f' }}
+              whole
+              value={frame}
+              onChange={(to) => bench.update((now) => moveCameraKey(now, frame, to))}
+            />
+            <ChoiceField
+              label={`Camera key ${i + 1}, easing to the next`}
+              value={name in EASE_WORDS ? name : ''}
+              choices={name in EASE_WORDS ? EASE_WORDS : { '': ease === null ? 'several' : 'own curve', ...EASE_WORDS }}
+              onChange={(to) => to !== '' && bench.update((now) => easeCameraKey(now, frame, easeCalled(to)))}
+            />
+            <Button
+              kind="bare"
+              label={`Go to camera key ${i + 1}`}
+              onPress={() => (bench.patch({ playing: false }), player.seek(frame / frames))}
+            >
+              <Eye size={14} />
+            </Button>
+            <Button
+              kind="bare"
+              label={`Remove camera key ${i + 1}`}
+              onPress={() => bench.update((now) => removeCameraKey(now, frame))}
+            >
+              <Trash2 size={13} />
+            </Button>
+          </div>
+        );
+      })}
     </section>
   );
 }

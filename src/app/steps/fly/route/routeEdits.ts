@@ -14,11 +14,9 @@ const withFlight = (piece: Piece, change: Partial<Flight>): Piece => ({
   flight: { ...piece.flight, ...change },
 });
 
-/** Where the camera faces on a new route: at what is in the middle, by the views themselves, or ahead. */
+/** Where the camera faces on a new route: at what is in the middle, by the route's own direction, or ahead. */
 function aimOn(piece: Piece, route: Flight['route'], pose: View): Partial<Flight> {
   switch (route.kind) {
-    case 'orbit':
-      return { aim: 'target', aimAt: route.around, yaw: 0, pitch: 0 };
     case 'circuit': {
       const middle = route.points.reduce((sum, p) => sum + p.above, 0) / route.points.length;
       const [aside, ahead] = [
@@ -30,6 +28,7 @@ function aimOn(piece: Piece, route: Flight['route'], pose: View): Partial<Flight
     }
     case 'keys':
       return { aim: 'own', yaw: pose.yaw, pitch: pose.pitch, roll: pose.roll / 360 };
+    case 'orbit':
     case 'stations':
     case 'attached':
       return { aim: 'own', yaw: 0, pitch: 0, roll: 0 };

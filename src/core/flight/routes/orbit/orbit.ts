@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { animated, integer, number } from '../../../piece/fields';
-import { add, fromAxis, multiply, rotate, type Quaternion, type Vec3 } from '../../../space/vector';
+import { facing } from '../../../space/path';
+import { add, fromAxis, length, multiply, rotate, subtract, type Quaternion, type Vec3 } from '../../../space/vector';
 import { evaluateAnimated } from '../../../time/animated';
 import { target } from '../../target';
-import type { RouteDefinition, RouteWorld } from '../definition';
+import type { Place, RouteDefinition, RouteWorld } from '../definition';
 import { lengthOf, placeOn } from '../moving';
 
 const metres = { unit: 'm', min: -10_000, max: 10_000 };
@@ -88,13 +89,19 @@ export const orbit: RouteDefinition<OrbitRoute> = {
   },
   track(route, world: RouteWorld) {
     const plane = leaning(route);
+    const middle = (phase: number): Vec3 => world.sight(route.around, phase).position;
     const at = (phase: number): Vec3 => {
       const a = route.from * DEGREE + 2 * Math.PI * route.turnsPerLap * world.share(phase);
       const radius = evaluateAnimated(route.radius, phase);
       const flat: Vec3 = [Math.sin(a) * radius, evaluateAnimated(route.height, phase), Math.cos(a) * radius];
-      return add(world.sight(route.around, phase).position, rotate(plane, flat));
+      return add(middle(phase), rotate(plane, flat));
     };
-    return { length: lengthOf(at), at: (phase) => ({ ...placeOn(at, phase), own: null }) };
+    const place = (phase: number): Place => {
+      const here = placeOn(at, phase);
+      const inwards = subtract(middle(phase), here.position);
+      return { ...here, own: length(inwards) > 1e-6 ? facing(inwards, [0, 1, 0]) : null };
+    };
+    return { length: lengthOf(at), at: place };
   },
   summary: ({ turnsPerLap, radius }) =>
     `orbit · ${Number(turnsPerLap.toFixed(3))} turns · ${Number(evaluateAnimated(radius, 0).toFixed(2))} m`,
