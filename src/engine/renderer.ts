@@ -1,6 +1,7 @@
 import * as THREE from 'three';
 import { layerExtent } from '../core/layers/context';
 import { definitionOf, type Layer } from '../core/layers/registry';
+import { bladesAt } from '../core/flight/schema';
 import { apertureCells, type LensPass } from '../core/lens/cells';
 import { blurRadiusPx } from '../core/lens/optics';
 import { hexToLinear } from '../core/look/colour';
@@ -186,7 +187,7 @@ export class Renderer {
     for (const target of targets.levels) this.clear(target);
     const passes = apertureCells(
       request.passes,
-      piece.flight.blades,
+      bladesAt(piece.flight, request.phase),
       evaluateAnimated(piece.flight.bladeTurn, request.phase) / 360,
       evaluateAnimated(piece.flight.squeeze, request.phase),
     );
@@ -276,10 +277,10 @@ export class Renderer {
     (view.uPicture.value as THREE.Vector2).set(request.width, request.height);
     view.uPixelFocal.value = shot.pixelFocal;
     view.uApertureHalf.value = shot.apertureHalfM;
-    view.uFocus.value = shot.pose.focusDistance;
+    view.uFocus.value = shot.pose.focusDistance + shot.back;
     view.uFlat.value = shot.flat;
     const fog = evaluateAnimated(look.fogDistance, request.phase);
-    (view.uAir.value as THREE.Vector4).set(look.fogStart, fog, look.reach, look.nearFade);
+    (view.uAir.value as THREE.Vector4).set(look.fogStart + shot.back, fog, look.reach + shot.back, look.nearFade);
     (view.uViewOpen.value as THREE.Matrix4).copy(shot.open);
     (view.uViewMid.value as THREE.Matrix4).copy(shot.mid);
     (view.uViewClose.value as THREE.Matrix4).copy(shot.close);
@@ -293,7 +294,7 @@ export class Renderer {
       (view[name].value as THREE.Vector3).set(...hexToLinear(hex)).multiplyScalar(rig);
     view.uSurround.value = look.surround * rig;
     (view.uAperture.value as THREE.Vector4).set(
-      flight.blades,
+      bladesAt(flight, request.phase),
       evaluateAnimated(flight.bladeTurn, request.phase) / 360,
       evaluateAnimated(flight.squeeze, request.phase),
       0,
@@ -366,7 +367,7 @@ export class Renderer {
   private drawSolid(piece: Piece, layer: Layer, drawn: DrawnObject, shot: Shot, target: THREE.WebGLRenderTarget): void {
     for (const { offset, near, part } of visibleParts(piece, layer, shot, drawn.parts)) {
       drawn.uniforms.uTileOffset.value = offset;
-      const object = drawn.coarse && near > drawn.coarse.beyond ? drawn.coarse.object : drawn.object;
+      const object = drawn.coarse && near - shot.back > drawn.coarse.beyond ? drawn.coarse.object : drawn.object;
       if (drawn.uniforms.uFirst) {
         const whole = !Number.isFinite(part.count);
         drawn.uniforms.uFirst.value = whole ? drawn.first : part.first;
@@ -386,7 +387,7 @@ export class Renderer {
     drawSmall: boolean,
   ): void {
     const { reach, nearFade } = piece.look;
-    const focus = shot.pose.focusDistance;
+    const focus = shot.pose.focusDistance + shot.back;
     const over = (d: number): number => (shot.flat > 0 ? shot.flat : d);
     const blurAt = (d: number): number =>
       Math.abs(blurRadiusPx(shot.apertureHalfM * 2, shot.pixelFocal, focus, d, shot.flat));
@@ -395,7 +396,7 @@ export class Renderer {
     for (const { offset, near, far, part } of visibleParts(piece, layer, shot, drawn.parts)) {
       // what is nearer than the fade or beyond the reach is not drawn: it bounds the blur
       const low = Math.max(near, nearFade * 0.25, 0.02);
-      const high = Math.max(low, Math.min(far, reach));
+      const high = Math.max(low, Math.min(far, reach + shot.back));
       const own = ((largestRadius * grown + lineWidth) * shot.pixelFocal) / over(low);
       const most = Math.hypot(Math.max(blurAt(low), blurAt(high)), own) + 2;
       const least = low < focus && high > focus ? 0 : Math.min(blurAt(low), blurAt(high));

@@ -71,7 +71,7 @@ export function visibleParts(piece: Piece, layer: Layer, shot: Shot, parts: read
         -from,
         -to,
       );
-      if (far + sway < 0.02 || near - sway > reach) continue;
+      if (far + sway < 0.02 || near - sway > reach + shot.back) continue;
       out.push({ offset: k * tile, near: Math.max(0, near - sway), far: far + sway, part });
     }
   return out;

@@ -148,6 +148,15 @@ test('the unrolled lap: keys chosen, dragged across the seam, bent by handles, e
   await page.getByRole('menuitem', { name: 'Keyed' }).click();
   const own = page.getByRole('slider', { name: /^Key at frame \d+$/ });
   await expect(own).toHaveCount(2);
+  // looking into a field sets no key; Enter does
+  await page.keyboard.press('Shift+ArrowRight');
+  await number(page, /^Look aside, °/).click();
+  await page.keyboard.press('Tab');
+  await expect(own).toHaveCount(2);
+  const bead = page.getByRole('slider', { name: 'Time in the lap' });
+  await bead.focus();
+  await page.keyboard.press('PageDown');
+  await expect(bead).toHaveAttribute('aria-valuenow', '0');
   await number(page, /^Look aside, °/).fill('20');
   await number(page, /^Look aside, °/).press('Enter');
   // drag the first key back over the seam: it comes in again at the end of the lap

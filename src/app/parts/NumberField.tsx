@@ -69,16 +69,18 @@ export function NumberField({ spec, value, initial, whole = false, note, onChang
     }
     drag.current = null;
   };
-  const commit = (): void => {
+  /** What was there when typing began: leaving it as it is sets nothing, such as a key, but Enter does. */
+  const before = useRef<string | null>(null);
+  const commit = (always: boolean): void => {
     if (text === null) return;
     const parsed = readNumber(text, spec.unit);
-    if (parsed !== null) onChange(legal(parsed / display));
+    if (parsed !== null && (always || text !== before.current)) onChange(legal(parsed / display));
     setText(null);
   };
   const key = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key === 'Enter') {
       event.stopPropagation();
-      commit();
+      commit(true);
       event.currentTarget.blur();
     } else if (event.key === 'Escape') {
       // takes back what was typed; a second press belongs to whatever is around the field
@@ -110,9 +112,12 @@ export function NumberField({ spec, value, initial, whole = false, note, onChang
         inputMode="decimal"
         aria-label={spec.unit ? `${spec.label}, ${spec.unit}` : spec.label}
         value={text ?? shown}
-        onFocus={() => setText((t) => t ?? shown)}
+        onFocus={() => {
+          before.current = shown;
+          setText((t) => t ?? shown);
+        }}
         onChange={(event) => setText(event.target.value)}
-        onBlur={commit}
+        onBlur={() => commit(false)}
         onKeyDown={key}
       />
       <span className={styles.unit}>{note ?? spec.unit ?? ''}</span>

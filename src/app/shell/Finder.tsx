@@ -30,8 +30,11 @@ function showRow(label: string, state: Parameters<typeof bench.patch>[0]): void 
   requestAnimationFrame(() =>
     setTimeout(() => {
       const row = [...document.querySelectorAll<HTMLElement>('[data-row]')].find(
-        // a rate shares the row of what swings
-        (element) => element.dataset['row'] === label || `${element.dataset['row']}Hz` === label,
+        // a rate shares the row of what swings; a target begins with what it is
+        (element) => {
+          const row = element.dataset['row'] ?? '';
+          return row === label || `${row}Hz` === label || row === `${label}.on`;
+        },
       );
       row?.scrollIntoView({ block: 'center' });
       // the value itself, before the mark that says how it moves

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { animated, choice, flag, integer, number, seed } from '../piece/fields';
+import { animated, choice, flag, number, seed } from '../piece/fields';
+import { evaluateAnimated } from '../time/animated';
 import { RouteSchema } from './routes/registry';
 import { target } from './target';
 
@@ -186,7 +187,7 @@ export const FlightSchema = z.looseObject({
     {
       label: 'Projection',
       group: lens,
-      hint: 'Perspective sees as a lens does; orthographic keeps sizes at any distance; isometric looks down at 35.26° along a diagonal.',
+      hint: 'Perspective sees as a lens does; orthographic keeps sizes at any distance, and sees what is behind the camera too; isometric looks down at 35.26° along a diagonal.',
     },
   ),
   focalMm: animated(28, {
@@ -270,13 +271,14 @@ export const FlightSchema = z.looseObject({
     group: lens,
     hint: 'Smaller opens the aperture: more light spread, less depth of field.',
   }),
-  blades: integer(0, {
+  blades: animated(0, {
     label: 'Blades',
     min: 0,
     max: 16,
     comfort: 9,
+    decimals: 0,
     group: lens,
-    hint: '0 for a round aperture, otherwise 3 or more.',
+    hint: '0 for a round aperture, otherwise 3 or more; changed over the lap it steps from number to number.',
   }),
   bladeTurn: animated(0, {
     label: 'Blade turn',
@@ -362,9 +364,12 @@ export const FlightSchema = z.looseObject({
 });
 export type Flight = z.infer<typeof FlightSchema>;
 
+/** Blades of the aperture at a phase, a whole number. */
+export const bladesAt = (flight: Flight, phase: number): number => Math.round(evaluateAnimated(flight.blades, phase));
+
 /** Steps of an animated field's gain per lap that close. */
 export const flightSteps = (flight: Flight): Record<string, number> => ({
   roll: 1,
   yaw: 360,
-  bladeTurn: 360 / Math.max(1, flight.blades),
+  bladeTurn: 360 / Math.max(1, bladesAt(flight, 0)),
 });
