@@ -27,6 +27,13 @@ const core = await vite.ssrLoadModule('/tests/bench/core.ts');
 const links = core.linkRatios();
 const ms = (value) => `${value.toFixed(0)} ms`;
 line('brute force / links of 20 000 points', links.ratio, '≥ 50', `${ms(links.ours)}, peer ${ms(links.brute)}`);
+const flight = core.flightCost();
+line(
+  'cameras of a frame of 64 passes, everything on / 1/60 s',
+  flight.share,
+  '≤ 0.1',
+  `${ms(flight.frame)}, prepared in ${ms(flight.prepared)}`,
+);
 line('links of 20 000 points / of 10 000', links.growth, '≤ 2.3', '');
 const batch = core.batchRatio();
 line(

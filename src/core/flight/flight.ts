@@ -49,21 +49,28 @@ export function carriedBy({ advance, turns, axis, centre }: Travel, share: numbe
   return [turned[0], turned[1], turned[2] - advance * share];
 }
 
-const handName = (axis: HandAxis): 'Aside' | 'Up' | 'Along' | 'Pitch' | 'Yaw' | 'Roll' =>
-  ({ aside: 'Aside', up: 'Up', along: 'Along', pitch: 'Pitch', yaw: 'Yaw', roll: 'Roll' })[axis] as 'Aside';
+/** The fields of a flight that hold each swing; its rate is in the same name with Hz. */
+const FIELD = {
+  aside: 'handAside',
+  up: 'handUp',
+  along: 'handAlong',
+  pitch: 'handPitch',
+  yaw: 'handYaw',
+  roll: 'handRoll',
+} as const satisfies Record<HandAxis, keyof Flight>;
 
 /** The six swings of a flight's hand. */
 export const handOf = (flight: Flight): HandSwings =>
   Object.fromEntries(
-    HAND_AXES.map((axis) => [axis, { amount: flight[`hand${handName(axis)}`], hz: flight[`hand${handName(axis)}Hz`] }]),
+    HAND_AXES.map((axis) => [axis, { amount: flight[FIELD[axis]], hz: flight[`${FIELD[axis]}Hz`] }]),
   ) as HandSwings;
 
 /** The fields of a flight that hold six swings. */
 export const handFields = (swings: HandSwings): Partial<Flight> =>
   Object.fromEntries(
     HAND_AXES.flatMap((axis) => [
-      [`hand${handName(axis)}`, swings[axis].amount],
-      [`hand${handName(axis)}Hz`, swings[axis].hz],
+      [FIELD[axis], swings[axis].amount],
+      [`${FIELD[axis]}Hz`, swings[axis].hz],
     ]),
   ) as Partial<Flight>;
 

@@ -4,7 +4,7 @@ import type { Piece } from '../piece/schema';
 import { layerContext } from './context';
 import { within } from './definition';
 import { columnsOf, restingElements, type Elements } from './elements';
-import { pipelineOf, reachKernel, shownPhase, type Step } from './pipeline';
+import { pipelineOf, reachKernel, shownPhase, type Pipeline, type Step } from './pipeline';
 import type { Quaternion, Vec3 } from '../space/vector';
 import { frameAt } from '../time/lap';
 import { linkPoints, type Links } from './links/neighbours';
@@ -112,7 +112,15 @@ export function layerElements(piece: Piece, layerId: string, at: number, share =
 }
 
 /** Room for single elements, by layer: a large one is not laid out anew for every moment that one of it is looked at. */
-const rooms = new WeakMap<Layer, { key: string; moving: Moving; resting: Elements }>();
+const rooms = new WeakMap<Layer, Room>();
+interface Room {
+  key: string;
+  moving: Moving;
+  resting: Elements;
+  /** the piece whose pipeline it is */
+  piece: Piece;
+  pipeline: Pipeline;
+}
 
 /**
  * One element of a layer, by its index at the final count; the last for an index beyond, null where there are none. Costs
@@ -128,13 +136,19 @@ export function layerElement(
   const layer = layerOf(piece, layerId);
   const phase = shownPhase(layer, at, at, piece.lap.frames);
   let room = rooms.get(layer);
-  const key = `${piece.tile} ${definitionOf(layer.kind).restKey?.(layer, layerContext(piece), 1) ?? ''}`;
+  const key =
+    room?.piece === piece
+      ? room.key
+      : `${piece.tile} ${definitionOf(layer.kind).restKey?.(layer, layerContext(piece), 1) ?? ''}`;
   if (room?.key !== key) {
     const moving = movingElements(piece, layer, 1);
-    room = { key, moving, resting: restingElements(1) };
+    room = { key, moving, resting: restingElements(1), piece, pipeline: pipelineOf(piece, layer, 1) };
     rooms.set(layer, room);
+  } else if (room.piece !== piece) {
+    room.piece = piece;
+    room.pipeline = pipelineOf(piece, layer, 1);
   }
-  const { moving, resting } = room;
+  const { moving, resting, pipeline } = room;
   const { elements } = moving;
   if (elements.count === 0) return null;
   const i = Math.min(index, elements.count - 1);
@@ -144,7 +158,6 @@ export function layerElement(
     whole.set(column, i * column.length);
   }
   elements.key[i] = i;
-  const pipeline = pipelineOf(piece, layer, 1);
   runSteps(pipeline.element, phase, moving, i, i + 1);
   addSpokes(elements, i, i + 1);
   const position = elements.position.slice(i * 3, i * 3 + 3);

@@ -49,7 +49,9 @@ export const keys: RouteDefinition<KeysRoute> = {
         typeof value === 'object' && value.law === 'keyed' ? value.keys.map(({ at }) => at.toFixed(4)) : [],
       ),
     );
-    return frames.size > 0 ? `free · keys at ${frames.size} frames` : 'free · stands';
+    return frames.size > 0
+      ? `free · keys at ${frames.size} ${frames.size === 1 ? 'frame' : 'frames'}`
+      : 'free · stands';
   },
   closingSteps: (_, { tile }) => ({ ahead: tile }),
 };
