@@ -345,6 +345,18 @@ describe('lens', () => {
     }
   });
 
+  it('isometric keeps what is aimed at in the middle, wherever the route leads', () => {
+    for (const flight of [
+      { route: { kind: 'circuit', points }, aim: 'target', aimAt: { aside: 1, above: 0.5, ahead: 5 } },
+      { route: { kind: 'orbit', around: { aside: 1, above: 0.5, ahead: 5 } }, aim: 'own' },
+    ]) {
+      const { position, quaternion } = cameraPose(piece({ ...flight, lens: 'isometric' }), 0.37);
+      const [x, y, z] = rotate(inverse(quaternion), subtract([1, 0.5, -5], position));
+      expect(Math.hypot(x, y)).toBeLessThan(1e-9);
+      expect(z).toBeLessThan(0);
+    }
+  });
+
   it('with breathing the engine’s blur is the handbook’s', () => {
     const [f, n, s, d] = [85, 2, 3000, 4200];
     const pixels = 0.5 * (f / n) * imageDistanceMm(f, s) * (1 / s - 1 / d);

@@ -42,7 +42,8 @@ function summary(piece: Piece, phase: number, group: FlyGroup): string {
     case 'Route':
       return routeOf(flight.route.kind).summary(flight.route, piece);
     case 'Aim': {
-      if (flight.lens === 'isometric') return 'fixed by the isometric view';
+      if (flight.lens === 'isometric')
+        return `fixed by the isometric view${flight.aim === 'target' ? `, on ${nameOf(piece, flight.aimAt)}` : ''}`;
       if (flight.aim === 'target') return `at ${nameOf(piece, flight.aimAt)}`;
       if (flight.aim === 'own') return 'by its own direction';
       return flight.lookAhead > 0 ? `${flight.lookAhead} m ahead on the way` : 'ahead, along the tangent';

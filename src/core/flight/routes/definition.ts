@@ -14,6 +14,8 @@ export interface Place {
   up: Vec3;
   /** the direction the route itself gives the camera, for aims of its own */
   own: Quaternion | null;
+  /** what its own direction faces, where that is a place */
+  faces?: Vec3;
 }
 
 /** A route of one piece. */

@@ -98,8 +98,9 @@ export const orbit: RouteDefinition<OrbitRoute> = {
     };
     const place = (phase: number): Place => {
       const here = placeOn(at, phase);
-      const inwards = subtract(middle(phase), here.position);
-      return { ...here, own: length(inwards) > 1e-6 ? facing(inwards, [0, 1, 0]) : null };
+      const faces = middle(phase);
+      const inwards = subtract(faces, here.position);
+      return { ...here, faces, own: length(inwards) > 1e-6 ? facing(inwards, [0, 1, 0]) : null };
     };
     return { length: lengthOf(at), at: place };
   },
