@@ -126,6 +126,16 @@ describe('every flight closes by construction', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (phase) => {
         carried(phase).forEach((v, i) => expect(Math.abs(v - numbers(p, phase + 1)[i])).toBeLessThan(1e-6));
+        // and its slope, whichever way the rotation's sign falls
+        const h = 1e-4;
+        const slopes = (at: (phase: number) => number[], where: number): number[] => {
+          const [before, after] = [at(where - h), at(where + h)];
+          return after.map((v, i) => (i >= 3 && i < 7 ? 0 : (v - before[i]) / (2 * h)));
+        };
+        const there = slopes((q) => numbers(p, q), phase + 1);
+        slopes(carried, phase).forEach((v, i) =>
+          expect(Math.abs(v - there[i])).toBeLessThan(1e-3 * Math.max(1, Math.abs(there[i]))),
+        );
       }),
       { numRuns: 25 },
     );

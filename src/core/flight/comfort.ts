@@ -1,7 +1,7 @@
 import type { Piece } from '../piece/schema';
-import { add, dot, inverse, length, multiply, rotate, subtract, type Vec3 } from '../space/vector';
+import { add, inverse, length, multiply, rotate, subtract } from '../space/vector';
 import type { Animated } from '../time/animated';
-import { framePhase, lapSeconds, rateHz } from '../time/lap';
+import { lapSeconds, rateHz } from '../time/lap';
 import { cameraPose, type CameraPose } from './camera';
 import { flightOf } from './flight';
 
@@ -197,14 +197,10 @@ function dizzyRoll(piece: Piece, { rolling }: Pick<Comfort, 'rolling'>, seconds:
 
 /** Frame at which a warning is worst, for words. */
 export const warningFrame = (warning: ComfortWarning, piece: Piece): number =>
-  Math.round(warning.at / framePhase(1, piece.lap.frames));
+  Math.round(warning.at * piece.lap.frames) % piece.lap.frames;
 
 /** How far the lap's way is, and its mean speed. */
 export function flightLength(piece: Piece): { metres: number; perSecond: number } {
   const metres = flightOf(piece).track.length;
   return { metres, perSecond: metres / lapSeconds(piece.lap.frames, piece.lap.rate) };
 }
-
-/** The angle in degrees between the line of sight and the way ahead. */
-export const lookingOff = (pose: CameraPose, way: Vec3): number =>
-  (Math.acos(Math.max(-1, Math.min(1, dot(rotate(pose.quaternion, [0, 0, -1]), way)))) * 180) / Math.PI;

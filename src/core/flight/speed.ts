@@ -33,10 +33,3 @@ export function distanceShare(speed: Animated): (phase: number) => number {
     return laps + part / total;
   };
 }
-
-/** How much faster than on average the way is flown at a phase. */
-export function speedFactor(speed: Animated, phase: number): number {
-  const share = distanceShare(speed);
-  const h = 1 / 2048;
-  return (share(phase + h) - share(phase - h)) / (2 * h);
-}

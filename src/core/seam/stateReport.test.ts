@@ -131,4 +131,45 @@ describe('state half of the seam report', () => {
       { numRuns: 12 },
     );
   });
+
+  it.each([1, 2, 3, 6])('finds a jerk at the seam of a layer of only %d', (count) => {
+    const jerking = (ease: 'linear' | 'smooth'): boolean => {
+      const piece = PieceSchema.parse({
+        id: 'p',
+        name: 'P',
+        lap: { frames: 100, rate: { num: 25, den: 1 } },
+        layers: [
+          {
+            kind: 'copies',
+            id: 'few',
+            name: 'Few',
+            arrangement: 'ring',
+            count,
+            radius: 2,
+            once: true,
+            treatments: [
+              {
+                kind: 'turn',
+                id: 't',
+                what: 'all',
+                axis: 'up',
+                // there and back: at the seam it turns round at full speed
+                amount: {
+                  law: 'keyed',
+                  keys: [
+                    { id: 'a', at: 0, value: 0, ease },
+                    { id: 'b', at: 0.5, value: 0.2, ease },
+                  ],
+                },
+              },
+            ],
+          },
+        ],
+        flight: { route: { kind: 'run', tilesPerLap: 0 } },
+        look: {},
+      });
+      return stateReport(piece).findings.find(({ id }) => id === 'layer:few')?.ok === false;
+    };
+    expect([jerking('linear'), jerking('smooth')]).toEqual([true, false]);
+  });
 });

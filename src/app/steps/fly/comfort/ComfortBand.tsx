@@ -28,11 +28,13 @@ const RIGHT = 120;
 interface Measured {
   comfort: Comfort | null;
   clearance: Clearance | null;
+  /** why it could not be measured */
+  failed: string | null;
 }
 
 /** Measures the flight whenever it has changed and come to rest, in the background. */
 function useMeasured(piece: Piece): Measured {
-  const [measured, setMeasured] = useState<Measured>({ comfort: null, clearance: null });
+  const [measured, setMeasured] = useState<Measured>({ comfort: null, clearance: null, failed: null });
   const { flight, layers, lap, tile, frame } = piece;
   useEffect(() => {
     let live = true;
@@ -41,12 +43,14 @@ function useMeasured(piece: Piece): Measured {
         const engine = player.measuring();
         const comfort = await engine.comfort(piece);
         if (!live) return;
-        setMeasured((old) => ({ ...old, comfort }));
+        setMeasured((old) => ({ ...old, comfort, failed: null }));
         const clearance = await engine.clearance(piece);
-        if (live) setMeasured({ comfort, clearance });
+        if (live) setMeasured({ comfort, clearance, failed: null });
       };
-      // an engine that is closed meanwhile answers nobody
-      measure().catch(() => undefined);
+      measure().catch((error: unknown) => {
+        const failed = error instanceof Error ? error.message : String(error);
+        if (live) setMeasured({ comfort: null, clearance: null, failed });
+      });
     }, SETTLE_MS);
     return () => {
       live = false;
@@ -180,7 +184,9 @@ export function ComfortBand({ title }: { title: ReactNode }) {
           />
         </div>
         <div className={styles.warnings} role="status" aria-label="Comfort">
-          {warnings.length === 0 ? (
+          {measured.failed ? (
+            <p>The flight could not be measured ({measured.failed}). Any change measures it anew.</p>
+          ) : warnings.length === 0 ? (
             <p>{measured.clearance ? 'Comfortable all the way round.' : 'Measuring…'}</p>
           ) : (
             warnings.map((warning) => <Warning key={warning.id} warning={warning} piece={piece} />)
@@ -192,7 +198,7 @@ export function ComfortBand({ title }: { title: ReactNode }) {
 }
 
 function Warning({ warning, piece }: { warning: ComfortWarning; piece: Piece }) {
-  const frame = warningFrame(warning, piece) % piece.lap.frames;
+  const frame = warningFrame(warning, piece);
   return (
     <div className={styles.warning}>
       <p>

@@ -60,7 +60,7 @@ function leaning({ tilt, toward }: OrbitRoute): Quaternion {
   return multiply(heading, multiply(fromAxis([1, 0, 0], -tilt * DEGREE), back));
 }
 
-export const orbitSymmetric = (route: OrbitRoute): boolean => route.tilt === 0 && route.symmetry > 1;
+const orbitSymmetric = (route: OrbitRoute): boolean => route.tilt === 0 && route.symmetry > 1;
 
 export const orbit: RouteDefinition<OrbitRoute> = {
   kind: 'orbit',
