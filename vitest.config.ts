@@ -1,5 +1,9 @@
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  test: { include: ['src/**/*.test.ts', 'tests/outside/**/*.test.ts'], testTimeout: 30_000 },
+  test: {
+    include: ['src/**/*.test.ts', 'tests/outside/**/*.test.ts'],
+    setupFiles: 'tests/properties.ts',
+    testTimeout: 30_000,
+  },
 });

@@ -852,7 +852,7 @@ export function translate(
     );
   }
   const enter = (t, j) => (isInt(t.b) ? `${j} | 0` : t.b === 'f' ? fl(j) : j);
-  const ARR = { f: 'Float32Array', i: 'Int32Array', u: 'Uint32Array', b: 'Uint8Array' };
+  const ARR = { f: 'Float64Array', i: 'Int32Array', u: 'Uint32Array', b: 'Uint8Array' };
   function emitLoop({ name, fn, varying = [] }) {
     // one loop over typed arrays, entry inlined
     const f = fns.get(fn)?.[0];

@@ -9,8 +9,8 @@ import { hash4, unitFrom } from '../../src/core/random/hash';
 import { poissonDisk } from '../../src/core/scatter/poisson';
 import { newTreatment } from '../../src/core/treatments/registry';
 
-const cloud = (count: number): Float32Array =>
-  Float32Array.from({ length: count * 3 }, (_, i) => unitFrom(hash4(Math.floor(i / 3), 3, 1, 1)[i % 3]) * 10);
+const cloud = (count: number): Float64Array =>
+  Float64Array.from({ length: count * 3 }, (_, i) => unitFrom(hash4(Math.floor(i / 3), 3, 1, 1)[i % 3]) * 10);
 
 /** The least of some runs, in milliseconds. */
 function best(runs: number, work: () => void): number {

@@ -32,7 +32,11 @@ interface Approach {
   through: boolean;
 }
 
-const at = (position: Float32Array, i: number): Vec3 => [position[i * 3], position[i * 3 + 1], position[i * 3 + 2]];
+const at = (position: Float32Array | Float64Array, i: number): Vec3 => [
+  position[i * 3],
+  position[i * 3 + 1],
+  position[i * 3 + 2],
+];
 
 /** How far v is outside the least and greatest of three numbers moved by `by`. */
 const away = (v: number, a: number, b: number, c: number, by: number): number =>
@@ -43,7 +47,7 @@ function toTriangles(
   p: Vec3,
   before: Vec3,
   triangles: Uint32Array,
-  position: Float32Array,
+  position: Float32Array | Float64Array,
   shift: (middle: number) => number,
   best: Approach,
 ): Approach {

@@ -236,7 +236,7 @@ export function conf(id: number): void {
     RI[6] = d_z;
     RI[7] = d_w;
 }
-export function confRun(first: number, end: number, a_o: Float32Array, b_o: Float32Array, c_o: Uint32Array, d_o: Int32Array): void {
+export function confRun(first: number, end: number, a_o: Float64Array, b_o: Float64Array, c_o: Uint32Array, d_o: Int32Array): void {
   
   for (let k = first; k < end; k++) {
   const t0 = k;

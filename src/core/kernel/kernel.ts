@@ -17,7 +17,7 @@ export interface Kernel {
   run: (...args: never[]) => void;
 }
 
-type Column = Float32Array | Uint32Array | Int32Array;
+type Column = Float64Array | Uint32Array | Int32Array;
 /** The arrays a kernel reads or writes, by parameter name. */
 export type Columns = Readonly<Record<string, Column>>;
 

@@ -14,17 +14,17 @@ import { definitionOf, type Layer } from './registry';
 export interface Batch {
   count: number;
   /** x, y, z in metres */
-  position: Float32Array;
+  position: Float64Array;
   /** x, y, z, w */
-  quaternion: Float32Array;
+  quaternion: Float64Array;
   /** radius of a particle, distance of a ring's corner from its centre, factor of a body; metres */
-  scale: Float32Array;
+  scale: Float64Array;
   /** linear r, g, b */
-  color: Float32Array;
+  color: Float64Array;
   /** place on the gradient, 0..1 */
-  place: Float32Array;
+  place: Float64Array;
   /** brightness factor, with how far it is there */
-  light: Float32Array;
+  light: Float64Array;
 }
 
 export function layerOf(piece: Piece, layerId: string): Layer {
@@ -36,17 +36,19 @@ export function layerOf(piece: Piece, layerId: string): Layer {
 /** Elements on their way through a pipeline, with what the kernels need besides. */
 interface Moving {
   elements: Elements;
-  columns: Record<string, Float32Array | Uint32Array>;
-  weight: Float32Array;
-  slope: Float32Array;
+  columns: Record<string, Float64Array | Uint32Array>;
+  weight: Float64Array;
+  slope: Float64Array;
 }
 
 function movingElements(piece: Piece, layer: Layer, share: number): Moving {
   const elements = restingElements(definitionOf(layer.kind).elementCount(layer, share, layerContext(piece)));
-  const weight = new Float32Array(elements.count);
-  const slope = new Float32Array(elements.count * 3);
+  const weight = new Float64Array(elements.count);
+  const slope = new Float64Array(elements.count * 3);
   const { rest } = definitionOf(layer.kind);
-  const own = rest?.(layer, layerContext(piece), share) ?? new Float32Array(elements.count * 4);
+  const own = new Float64Array(elements.count * 4);
+  const given = rest?.(layer, layerContext(piece), share);
+  if (given) own.set(given.subarray(0, own.length));
   return { elements, columns: { ...columnsOf(elements), weight, rest: own }, weight, slope };
 }
 
@@ -69,10 +71,10 @@ function movedElements(piece: Piece, layer: Layer, phase: number, share: number)
 }
 
 /** Positions carried through the bends of space, in place. */
-function bendPositions(steps: readonly Step[], phase: number, position: Float32Array, order: Float32Array): void {
+function bendPositions(steps: readonly Step[], phase: number, position: Float64Array, order: Float64Array): void {
   const count = position.length / 3;
-  const weight = new Float32Array(count);
-  const [slope, byWeight, jacobian] = [3, 3, 9].map((n) => new Float32Array(count * n));
+  const weight = new Float64Array(count);
+  const [slope, byWeight, jacobian] = [3, 3, 9].map((n) => new Float64Array(count * n));
   for (const step of steps) {
     if (step.reach) runKernel(reachKernel, 0, count, step.reach(phase), { position, order, weight, slope });
     else weight.fill(1);
@@ -181,7 +183,7 @@ export function layerLinks(
 ): Links {
   const linking = definitionOf(layer.kind).linking?.(layer, at);
   if (!linking || layer.kind !== 'links') throw new RangeError(`layer "${layer.id}" is not a net`);
-  const pointsOf = (id: string): Float32Array =>
+  const pointsOf = (id: string): Float64Array =>
     layerElements(piece, id, at, shareOf(layerOf(piece, id)), framePhase).position;
   const to = layer.to === null ? null : pointsOf(layer.to);
   const options = { ...linking, tile: linking.wraps && !layer.once ? piece.tile : 0 };
@@ -193,10 +195,10 @@ export interface LayerPoints {
   count: number;
   /** the element each stands for */
   owner: Uint32Array;
-  position: Float32Array;
-  scale: Float32Array;
-  place: Float32Array;
-  light: Float32Array;
+  position: Float64Array;
+  scale: Float64Array;
+  place: Float64Array;
+  light: Float64Array;
 }
 
 /**
@@ -229,8 +231,8 @@ function layerVertices(
     });
   const count = lists.reduce((sum, { mesh, count: bodies }) => sum + mesh.sample.length * bodies, 0);
   const owner = new Uint32Array(count);
-  const vertex = new Float32Array(count * 3);
-  const heart = new Float32Array(count * 3);
+  const vertex = new Float64Array(count * 3);
+  const heart = new Float64Array(count * 3);
   const piece_ = new Uint32Array(count);
   let at = 0;
   for (const { mesh, first, count: bodies } of lists)
@@ -244,12 +246,12 @@ function layerVertices(
         }
         at++;
       }
-  const normal = new Float32Array(count * 3);
+  const normal = new Float64Array(count * 3);
   const key = Uint32Array.from(owner, (body) => elements.key[body]);
   for (const step of pipeline.piece)
     runKernel(step.kernel, 0, count, step.values(phase), { key, heart, piece: piece_, vertex, normal });
-  const pick = (from: Float32Array, width: number): Float32Array => {
-    const to = new Float32Array(count * width);
+  const pick = (from: Float64Array, width: number): Float64Array => {
+    const to = new Float64Array(count * width);
     for (let i = 0; i < count; i++) to.set(from.subarray(owner[i] * width, (owner[i] + 1) * width), i * width);
     return to;
   };
@@ -282,7 +284,7 @@ export function layerBatch(piece: Piece, layerId: string, phase: number, share =
   const elements = layerElements(piece, layerId, phase, share);
   const layer = layerOf(piece, layerId);
   const table = gradientTable(definitionOf(layer.kind).gradient(layer));
-  const color = new Float32Array(elements.count * 3);
+  const color = new Float64Array(elements.count * 3);
   for (let i = 0; i < elements.count; i++) {
     const texel = Math.min(255, Math.floor(elements.place[i] * 256)) * 4;
     for (let k = 0; k < 3; k++) color[i * 3 + k] = table[texel + k];

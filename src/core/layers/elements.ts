@@ -4,21 +4,21 @@ import type { Kernel } from '../kernel/kernel';
 export interface Elements {
   count: number;
   /** x, y, z in metres, of the element's centre */
-  position: Float32Array;
+  position: Float64Array;
   /** x, y, z, w */
-  rotation: Float32Array;
+  rotation: Float64Array;
   /** from its centre to the vertex this is, in units of size; zero where an element is one vertex */
-  spoke: Float32Array;
+  spoke: Float64Array;
   /** radius of a particle, distance of a ring's corner from its centre, factor of a body; metres */
-  size: Float32Array;
+  size: Float64Array;
   /** place on the gradient, 0..1 */
-  place: Float32Array;
+  place: Float64Array;
   /** brightness factor */
-  light: Float32Array;
+  light: Float64Array;
   /** 0 not there .. 1 there */
-  fade: Float32Array;
+  fade: Float64Array;
   /** its turn among all, 0..1 */
-  order: Float32Array;
+  order: Float64Array;
   /** what its chance hangs on: the same for all vertices of one element */
   key: Uint32Array;
 }
@@ -43,14 +43,14 @@ export const STATE: ReadonlySet<string> = new Set([...Object.keys(COLUMNS), 'wei
 export function restingElements(count: number): Elements {
   const elements: Elements = {
     count,
-    position: new Float32Array(count * 3),
-    rotation: new Float32Array(count * 4),
-    spoke: new Float32Array(count * 3),
-    size: new Float32Array(count).fill(1),
-    place: new Float32Array(count).fill(0.5),
-    light: new Float32Array(count).fill(1),
-    fade: new Float32Array(count).fill(1),
-    order: new Float32Array(count),
+    position: new Float64Array(count * 3),
+    rotation: new Float64Array(count * 4),
+    spoke: new Float64Array(count * 3),
+    size: new Float64Array(count).fill(1),
+    place: new Float64Array(count).fill(0.5),
+    light: new Float64Array(count).fill(1),
+    fade: new Float64Array(count).fill(1),
+    order: new Float64Array(count),
     key: new Uint32Array(count),
   };
   for (let i = 0; i < count; i++) {
@@ -61,7 +61,7 @@ export function restingElements(count: number): Elements {
 }
 
 /** The arrays of the elements by the names kernels use. */
-export const columnsOf = ({ count: _, ...columns }: Elements): Record<string, Float32Array | Uint32Array> => columns;
+export const columnsOf = ({ count: _, ...columns }: Elements): Record<string, Float64Array | Uint32Array> => columns;
 
 /** Whether a kernel writes a column. */
 export const writes = (kernel: Kernel, column: string): boolean =>

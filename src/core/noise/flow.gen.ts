@@ -1448,7 +1448,7 @@ export function curl(p_x: number, p_y: number, p_z: number, period_x: number, pe
   RF[2] = (b_x - a_y);
   return;
 }
-export function flowNoiseRun(first: number, end: number, pA: Float32Array, period_x: number, period_y: number, period_z: number, seed: number, lap: number, cycles: number, out_: Float32Array, grad_o: Float32Array): void {
+export function flowNoiseRun(first: number, end: number, pA: Float64Array, period_x: number, period_y: number, period_z: number, seed: number, lap: number, cycles: number, out_: Float64Array, grad_o: Float64Array): void {
   period_x = period_x | 0; period_y = period_y | 0; period_z = period_z | 0; seed = seed | 0; cycles = cycles | 0;
   for (let k = first; k < end; k++) {
   const t0 = pA[k * 3];

@@ -4,10 +4,10 @@ import { worstMatch, type Elements } from './match';
 
 const elements = (points: number[][], look = 0.5): Elements => ({
   count: points.length,
-  position: Float32Array.from(points.flat()),
-  scale: new Float32Array(points.length).fill(0.1),
-  place: new Float32Array(points.length).fill(look),
-  light: new Float32Array(points.length).fill(1),
+  position: Float64Array.from(points.flat()),
+  scale: new Float64Array(points.length).fill(0.1),
+  place: new Float64Array(points.length).fill(look),
+  light: new Float64Array(points.length).fill(1),
 });
 const cloud = (count: number): number[][] =>
   Array.from({ length: count }, (_, i) => {

@@ -1,10 +1,10 @@
 /** Elements to be matched as a set: where they are, and what they look like. */
 export interface Elements {
   count: number;
-  position: Float32Array;
-  scale: Float32Array;
-  place: Float32Array;
-  light: Float32Array;
+  position: Float64Array;
+  scale: Float64Array;
+  place: Float64Array;
+  light: Float64Array;
 }
 
 /** A gap this small is rounding. */

@@ -132,7 +132,11 @@ describe('state half of the seam report', () => {
     );
   });
 
-  it.each([1, 2, 3, 6])('finds a jerk at the seam of a layer of only %d', (count) => {
+  it.each([
+    ['a layer of only one', 1, {}],
+    ['a layer of three', 3, {}],
+    ['one among sixty', 60, { reach: 'point', reachAbove: 2, reachInner: 0.02, reachOuter: 0.04 }],
+  ])('finds a jerk at the seam of %s', (_, count, reach) => {
     const jerking = (ease: 'linear' | 'smooth'): boolean => {
       const piece = PieceSchema.parse({
         id: 'p',
@@ -153,6 +157,7 @@ describe('state half of the seam report', () => {
                 id: 't',
                 what: 'all',
                 axis: 'up',
+                ...reach,
                 // there and back: at the seam it turns round at full speed
                 amount: {
                   law: 'keyed',

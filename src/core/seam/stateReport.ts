@@ -46,13 +46,13 @@ export interface StateReport {
   findings: Finding[];
 }
 
-/** Kernels run in double precision but store float32: a ten-thousandth of the extent is well above their rounding. */
+/** A ten-thousandth of the extent: invisible, and well above what lens and curve tables round. */
 const TOLERANCE = 2e-4;
-/** Share of elements that may set off or arrive at the very seam; of a few, one or two. */
-const MAY_SET_OFF = 0.06;
-/** Slopes are differences over this much phase, so they carry more rounding. */
-const STEP = 1 / 4096;
+/** Slopes are differences over these shares of a lap, from what is quick and smooth to what is nearly the seam itself. */
+const STEPS = [2 ** -12, 2 ** -24];
 const SLOPE_TOLERANCE = 0.02;
+/** Where elements set off one after another, this share of them (one at least, of several) may do so at the seam as anywhere. */
+const MAY_SET_OFF = 0.06;
 /** Elements compared per layer: any first k are a fair sample. */
 const SAMPLE = 4000;
 /** Vertices of bodies compared per layer, of as many whole bodies as they give, within bounds. */
@@ -70,6 +70,19 @@ export function stateReport(piece: Piece): StateReport {
     ...valueFindings(piece),
   ];
   return { ok: findings.every((finding) => finding.ok), symmetry: g, tolerance: TOLERANCE, findings };
+}
+
+/**
+ * The gap of slopes over ever shorter steps until it passes: a jerk at the seam shows in every one; an element that sets
+ * off near it, as it might anywhere, soon lies outside.
+ */
+function smallest(slopeGapOver: (step: number) => number): number {
+  let gap = Infinity;
+  for (const step of STEPS) {
+    gap = Math.min(gap, slopeGapOver(step));
+    if (gap < SLOPE_TOLERANCE) break;
+  }
+  return gap;
 }
 
 const distance = (a: readonly number[], b: readonly number[]): number => Math.hypot(...a.map((v, i) => v - b[i]));
@@ -109,8 +122,7 @@ function cameraFinding(piece: Piece, g: Symmetry): Finding {
     const after = a0.map((v, i) => (-3 * v + 4 * a1[i] - a2[i]) / (2 * h));
     return distance(before, after) / Math.max(size(before), size(after), 0.05);
   };
-  const coarse = slopeGapOver(STEP);
-  const slopeGap = coarse < SLOPE_TOLERANCE ? coarse : Math.min(coarse, slopeGapOver(STEP / 4));
+  const slopeGap = smallest(slopeGapOver);
   const ok = gap < TOLERANCE && slopeGap < SLOPE_TOLERANCE;
   const metres = g.advance.toFixed(2).replace(/\.?0+$/, '');
   const same = g.advance !== 0 ? `travels ${metres} m` : g.turns !== 0 ? `turns ${turnWords(g.turns)}` : 'returns';
@@ -162,7 +174,7 @@ function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   // what is held in steps belongs to the frame on its own side of the seam
   const at = (phase: number, framePhase = phase) => layerPoints(piece, layer.id, phase, share, framePhase);
   const carry = (elements: LayerPoints) => {
-    const position = new Float32Array(elements.position.length);
+    const position = new Float64Array(elements.position.length);
     for (let i = 0; i < elements.count; i++) {
       const p: Vec3 = [elements.position[i * 3], elements.position[i * 3 + 1], elements.position[i * 3 + 2]];
       position.set(applySymmetry(g, p), i * 3);
@@ -175,6 +187,7 @@ function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   const far = end.position.reduce((most, v) => Math.max(most, Math.abs(v)), Math.max(piece.tile, Math.abs(g.advance)));
   const extent = Math.max(far * 1e-3, ...bounds(end.position));
   const match = worstMatch(end, start, tile, extent);
+  const oneByOne = layer.treatments.some((t) => !t.off && treatmentOf(t.kind).oneByOne);
   const slopeGapOver = (step: number): number =>
     slopeDifference(
       [end, at(1 - step, 1), at(1 - 2 * step, 1)],
@@ -182,10 +195,9 @@ function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
       match.pairs,
       extent,
       step,
+      oneByOne,
     );
-  const coarse = slopeGapOver(STEP);
-  // an element that sets off near the seam, as it might anywhere, is not a jerk at the seam: that shows in any step
-  const slopeGap = coarse < SLOPE_TOLERANCE ? coarse : Math.min(coarse, slopeGapOver(STEP / 4));
+  const slopeGap = smallest(slopeGapOver);
   const lightBefore = definition.light(layer, 1);
   const lightAfter = definition.light(layer, 0);
   const lightGap = Math.abs(lightBefore - lightAfter) / Math.max(lightBefore, lightAfter, 1e-6);
@@ -226,7 +238,7 @@ function onceFinding(piece: Piece, layer: Layer): Finding {
   };
 }
 
-function bounds(position: Float32Array): number[] {
+function bounds(position: Float64Array): number[] {
   const low = [Infinity, Infinity, Infinity];
   const high = [-Infinity, -Infinity, -Infinity];
   for (let i = 0; i < position.length; i++) {
@@ -237,8 +249,7 @@ function bounds(position: Float32Array): number[] {
 }
 
 /**
- * Largest difference of velocity between matched elements, relative to the fastest motion (or a tenth of the extent). A few
- * that set off or arrive just there, as some do at any moment, are left out: a seam that jerks, jerks for most.
+ * Largest difference of velocity between matched elements, relative to the fastest motion (or a tenth of the extent).
  */
 function slopeDifference(
   [end, before, earlier]: readonly LayerPoints[],
@@ -246,6 +257,7 @@ function slopeDifference(
   pairs: Int32Array,
   extent: number,
   step: number,
+  oneByOne: boolean,
 ): number {
   const gaps = new Map<number, number>();
   let fastest = extent * 0.1;
@@ -266,12 +278,11 @@ function slopeDifference(
     gaps.set(end.owner[i], Math.max(gaps.get(end.owner[i]) ?? 0, Math.sqrt(gap)));
     fastest = Math.max(fastest, speed);
   }
-  // float32 positions leave a difference of this size by themselves
-  const rounding = (extent * 2 ** -19) / step;
-  const sorted = [...gaps.values()].sort((a, b) => a - b);
-  const set = Math.max(Math.floor(sorted.length * MAY_SET_OFF), sorted.length >= 6 ? 2 : sorted.length >= 2 ? 1 : 0);
-  const worst = sorted[sorted.length - 1 - set] ?? 0;
-  return Math.max(0, worst - rounding) / fastest;
+  // numbers leave a difference of this size by themselves
+  const rounding = (extent * 2 ** -44) / step;
+  const sorted = [...gaps.values()].sort((a, b) => b - a);
+  const settingOff = oneByOne && sorted.length > 1 ? Math.max(1, Math.floor(sorted.length * MAY_SET_OFF)) : 0;
+  return Math.max(0, (sorted[settingOff] ?? 0) - rounding) / fastest;
 }
 
 interface Place {

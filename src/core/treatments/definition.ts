@@ -73,6 +73,8 @@ export interface TreatmentDefinition<T extends TreatmentBase> {
   closingSteps?(treatment: T, context: TreatmentContext): Record<string, number>;
   /** animated fields that must hold a whole number of steps at all times, or the layer does not tile: name → step */
   tileSteps?(treatment: T, context: TreatmentContext): Record<string, number>;
+  /** its elements set off one after another, so that one of them may do so at the very seam */
+  oneByOne?: boolean;
   /** only for layers of bodies */
   solidOnly?: boolean;
   /** a line for the card, such as "30 % of the time" */

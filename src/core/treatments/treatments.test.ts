@@ -38,11 +38,11 @@ function bent(kind: TreatmentKind, values: KernelValues, p: readonly number[], w
   const { kernel } = treatmentOf(kind);
   if (!kernel) throw new Error('no kernel');
   const columns = {
-    p: Float32Array.from(p),
-    weight: Float32Array.of(weight),
-    q: new Float32Array(3),
-    jacobian: new Float32Array(9),
-    byWeight: new Float32Array(3),
+    p: Float64Array.from(p),
+    weight: Float64Array.of(weight),
+    q: new Float64Array(3),
+    jacobian: new Float64Array(9),
+    byWeight: new Float64Array(3),
   };
   runKernel(kernel, 0, 1, values, columns);
   return columns;

@@ -19,7 +19,7 @@ export function backdropElement(id: number, bodySize: number): void {
   RF[3] = size;
   RF[4] = place;
 }
-export function backdropRun(first: number, end: number, bodySize: number, position_o: Float32Array, size_o: Float32Array, place_o: Float32Array): void {
+export function backdropRun(first: number, end: number, bodySize: number, position_o: Float64Array, size_o: Float64Array, place_o: Float64Array): void {
   
   for (let k = first; k < end; k++) {
   const t0 = k;

@@ -257,7 +257,7 @@ export function linksElement(id: number, seed: number, form: number, total: numb
   RF[5] = order;
   RI[0] = key;
 }
-export function linksRun(first: number, end: number, seed: number, form: number, total: number, stride: number, extent_x: number, extent_y: number, extent_z: number, rows_x: number, rows_y: number, rows_z: number, jitter: number, dot_: number, variation: number, placeSpread: number, position_o: Float32Array, size_o: Float32Array, place_o: Float32Array, order_o: Float32Array, key_o: Uint32Array): void {
+export function linksRun(first: number, end: number, seed: number, form: number, total: number, stride: number, extent_x: number, extent_y: number, extent_z: number, rows_x: number, rows_y: number, rows_z: number, jitter: number, dot_: number, variation: number, placeSpread: number, position_o: Float64Array, size_o: Float64Array, place_o: Float64Array, order_o: Float64Array, key_o: Uint32Array): void {
   seed = seed | 0; form = form | 0; total = total | 0; stride = stride | 0; rows_x = rows_x | 0; rows_y = rows_y | 0; rows_z = rows_z | 0;
   for (let k = first; k < end; k++) {
   const t0 = k;

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { hash4, unitFrom } from '../../random/hash';
 import { linkPoints, relink, type Links } from './neighbours';
 
-const cloud = (count: number, seed = 1, size = [4, 3, 8]): Float32Array =>
-  Float32Array.from({ length: count * 3 }, (_, n) => {
+const cloud = (count: number, seed = 1, size = [4, 3, 8]): Float64Array =>
+  Float64Array.from({ length: count * 3 }, (_, n) => {
     const u = unitFrom(hash4(Math.floor(n / 3), seed, 1, 1)[n % 3]);
     return n % 3 === 2 ? -u * size[2] : (u - 0.5) * size[n % 3];
   });
@@ -14,7 +14,7 @@ const asSet = (links: Links): Set<string> =>
       return `${Math.min(a, b)}-${Math.max(a, b)}`;
     }),
   );
-const gap = (p: Float32Array, a: number, q: Float32Array, b: number, tile = 0): number => {
+const gap = (p: Float64Array, a: number, q: Float64Array, b: number, tile = 0): number => {
   let z = q[b * 3 + 2] - p[a * 3 + 2];
   if (tile > 0) z -= tile * Math.round(z / tile);
   return Math.hypot(q[b * 3] - p[a * 3], q[b * 3 + 1] - p[a * 3 + 1], z);
@@ -83,12 +83,12 @@ describe('links between points', () => {
 
   it('no points, one point, points in one place', () => {
     const options = { limit: 1, most: 4, tile: 0 };
-    expect(linkPoints(new Float32Array(0), null, options).count).toBe(0);
-    expect(linkPoints(new Float32Array(3), null, options).count).toBe(0);
-    const same = linkPoints(new Float32Array(9), null, options);
+    expect(linkPoints(new Float64Array(0), null, options).count).toBe(0);
+    expect(linkPoints(new Float64Array(3), null, options).count).toBe(0);
+    const same = linkPoints(new Float64Array(9), null, options);
     expect(same.count).toBe(3);
     expect([...same.closeness.subarray(0, 3)]).toEqual([1, 1, 1]);
-    expect(linkPoints(cloud(5), new Float32Array(0), options).count).toBe(0);
+    expect(linkPoints(cloud(5), new Float64Array(0), options).count).toBe(0);
   });
 });
 

@@ -27,7 +27,7 @@ interface Grid {
   size: [number, number, number];
 }
 
-function gridOf(position: Float32Array, count: number, limit: number, tile: number): Grid {
+function gridOf(position: Float64Array, count: number, limit: number, tile: number): Grid {
   const low: [number, number, number] = [Infinity, Infinity, Infinity];
   const high: [number, number, number] = [-Infinity, -Infinity, -Infinity];
   for (let i = 0; i < count; i++)
@@ -64,7 +64,7 @@ function coordinate(v: number, k: number, low: number, size: number, cells: numb
 }
 
 function cellOf(
-  position: Float32Array,
+  position: Float64Array,
   i: number,
   low: Grid['low'],
   size: Grid['size'],
@@ -82,7 +82,7 @@ function cellOf(
  * moving points are linked anew every frame without flicker.
  * @param from x, y, z of the first group; @param to of the second, or null for lines within the first
  */
-export function linkPoints(from: Float32Array, to: Float32Array | null, options: LinkOptions): Links {
+export function linkPoints(from: Float64Array, to: Float64Array | null, options: LinkOptions): Links {
   const { limit, most, tile } = options;
   const count = from.length / 3;
   const other = to ?? from;

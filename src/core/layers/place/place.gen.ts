@@ -37,7 +37,7 @@ export function placeElement(placeAt_x: number, placeAt_y: number, placeAt_z: nu
   RF[6] = rotation_w;
   RF[7] = size;
 }
-export function placeRun(first: number, end: number, placeAt_x: number, placeAt_y: number, placeAt_z: number, placeTurn_x: number, placeTurn_y: number, placeTurn_z: number, placeTurn_w: number, placeScale: number, positionA: Float32Array, rotationA: Float32Array, sizeA: Float32Array): void {
+export function placeRun(first: number, end: number, placeAt_x: number, placeAt_y: number, placeAt_z: number, placeTurn_x: number, placeTurn_y: number, placeTurn_z: number, placeTurn_w: number, placeScale: number, positionA: Float64Array, rotationA: Float64Array, sizeA: Float64Array): void {
   
   for (let k = first; k < end; k++) {
   const t0 = positionA[k * 3];

@@ -878,7 +878,7 @@ export function plantsElement(id: number, rest_x: number, rest_y: number, rest_z
   RF[9] = order;
   RI[0] = key;
 }
-export function plantsRun(first: number, end: number, restA: Float32Array, seed: number, align: number, sway: number, windScale_x: number, windScale_y: number, windScale_z: number, windPeriod_x: number, windPeriod_y: number, windPeriod_z: number, windCycles: number, bodySize: number, variation: number, placeBy: number, placeSpread: number, low: number, high: number, lap: number, position_o: Float32Array, rotation_o: Float32Array, size_o: Float32Array, place_o: Float32Array, order_o: Float32Array, key_o: Uint32Array): void {
+export function plantsRun(first: number, end: number, restA: Float64Array, seed: number, align: number, sway: number, windScale_x: number, windScale_y: number, windScale_z: number, windPeriod_x: number, windPeriod_y: number, windPeriod_z: number, windCycles: number, bodySize: number, variation: number, placeBy: number, placeSpread: number, low: number, high: number, lap: number, position_o: Float64Array, rotation_o: Float64Array, size_o: Float64Array, place_o: Float64Array, order_o: Float64Array, key_o: Uint32Array): void {
   seed = seed | 0; windPeriod_x = windPeriod_x | 0; windPeriod_y = windPeriod_y | 0; windPeriod_z = windPeriod_z | 0; windCycles = windCycles | 0; placeBy = placeBy | 0;
   for (let k = first; k < end; k++) {
   const t0 = restA[k * 4];

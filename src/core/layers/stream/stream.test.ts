@@ -147,11 +147,9 @@ it('every stream closes: lives of any length, emitters that move, with and witho
     source: fc.constant('sphere'),
     drawn: fc.constantFrom('particles', 'bodies'),
     detail: fc.constant(1),
-    // several alive at any moment: one alone may set off at the very seam
-    rate: unit.map((u) => 2 + 8 * u),
-    life: unit.map((u) => 1.5 + 24 * u),
-    // lives all alike would set off together
-    lifeSpread: unit.map((u) => 0.02 + u * 0.48),
+    rate: unit.map((u) => 0.2 + 10 * u),
+    life: unit.map((u) => 0.05 + 24 * u),
+    lifeSpread: unit.map((u) => Math.max(0, u * 0.6 - 0.1)),
     early: unit,
     sent: fc.constantFrom('up', 'aside', 'outward'),
     spread: unit,

@@ -925,7 +925,7 @@ export function tunnelElement(id: number, seed: number, corners: number, roundne
   RF[13] = order;
   RI[0] = key;
 }
-export function tunnelRun(first: number, end: number, seed: number, corners: number, roundness: number, flatness: number, copies: number, innerRatio: number, innerTurn: number, radius: number, rings: number, stride: number, tile: number, twist: number, wobble: number, wobbleCycles: number, placeBy: number, placeSpread: number, placeCycles: number, placeDetail: number, accent: number, routeRadius: number, routeTurns: number, lap: number, position_o: Float32Array, rotation_o: Float32Array, spoke_o: Float32Array, size_o: Float32Array, place_o: Float32Array, light_o: Float32Array, order_o: Float32Array, key_o: Uint32Array): void {
+export function tunnelRun(first: number, end: number, seed: number, corners: number, roundness: number, flatness: number, copies: number, innerRatio: number, innerTurn: number, radius: number, rings: number, stride: number, tile: number, twist: number, wobble: number, wobbleCycles: number, placeBy: number, placeSpread: number, placeCycles: number, placeDetail: number, accent: number, routeRadius: number, routeTurns: number, lap: number, position_o: Float64Array, rotation_o: Float64Array, spoke_o: Float64Array, size_o: Float64Array, place_o: Float64Array, light_o: Float64Array, order_o: Float64Array, key_o: Uint32Array): void {
   seed = seed | 0; corners = corners | 0; copies = copies | 0; rings = rings | 0; stride = stride | 0; wobbleCycles = wobbleCycles | 0; placeBy = placeBy | 0; placeCycles = placeCycles | 0; placeDetail = placeDetail | 0;
   for (let k = first; k < end; k++) {
   const t0 = k;

@@ -396,7 +396,7 @@ export function bendSpace(p_x: number, p_y: number, p_z: number, weight: number,
   RF[13] = byWeight_y;
   RF[14] = byWeight_z;
 }
-export function bendRun(first: number, end: number, pA: Float32Array, weightA: Float32Array, amount: number, heading: number, axis: number, middle_x: number, middle_y: number, middle_z: number, length_: number, anchor: number, tiled: number, q_o: Float32Array, jacobian_o: Float32Array, byWeight_o: Float32Array): void {
+export function bendRun(first: number, end: number, pA: Float64Array, weightA: Float64Array, amount: number, heading: number, axis: number, middle_x: number, middle_y: number, middle_z: number, length_: number, anchor: number, tiled: number, q_o: Float64Array, jacobian_o: Float64Array, byWeight_o: Float64Array): void {
   axis = axis | 0; tiled = tiled | 0;
   for (let k = first; k < end; k++) {
   const t0 = pA[k * 3];

@@ -133,7 +133,7 @@ export function disorderElement(key: number, weight: number, seed: number, amoun
   RF[6] = rotation_w;
   RF[7] = size;
 }
-export function disorderRun(first: number, end: number, keyA: Uint32Array, weightA: Float32Array, seed: number, amount: number, shift_x: number, shift_y: number, shift_z: number, turns: number, spread: number, positionA: Float32Array, rotationA: Float32Array, sizeA: Float32Array): void {
+export function disorderRun(first: number, end: number, keyA: Uint32Array, weightA: Float64Array, seed: number, amount: number, shift_x: number, shift_y: number, shift_z: number, turns: number, spread: number, positionA: Float64Array, rotationA: Float64Array, sizeA: Float64Array): void {
   seed = seed | 0;
   for (let k = first; k < end; k++) {
   const t0 = keyA[k] | 0;

@@ -852,7 +852,7 @@ export function driftElement(weight: number, seed: number, amount: number, scale
   RF[1] = position_y;
   RF[2] = position_z;
 }
-export function driftRun(first: number, end: number, weightA: Float32Array, seed: number, amount: number, scale_x: number, scale_y: number, scale_z: number, period_x: number, period_y: number, period_z: number, cycles: number, octaves: number, lap: number, positionA: Float32Array): void {
+export function driftRun(first: number, end: number, weightA: Float64Array, seed: number, amount: number, scale_x: number, scale_y: number, scale_z: number, period_x: number, period_y: number, period_z: number, cycles: number, octaves: number, lap: number, positionA: Float64Array): void {
   seed = seed | 0; period_x = period_x | 0; period_y = period_y | 0; period_z = period_z | 0; cycles = cycles | 0; octaves = octaves | 0;
   for (let k = first; k < end; k++) {
   const t0 = weightA[k];

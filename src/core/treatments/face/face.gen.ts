@@ -52,7 +52,7 @@ export function faceElement(weight: number, position_x: number, position_y: numb
   RF[2] = rotation_z;
   RF[3] = rotation_w;
 }
-export function faceRun(first: number, end: number, weightA: Float32Array, positionA: Float32Array, amount: number, to: number, view_x: number, view_y: number, view_z: number, view_w: number, point_x: number, point_y: number, point_z: number, rotationA: Float32Array): void {
+export function faceRun(first: number, end: number, weightA: Float64Array, positionA: Float64Array, amount: number, to: number, view_x: number, view_y: number, view_z: number, view_w: number, point_x: number, point_y: number, point_z: number, rotationA: Float64Array): void {
   to = to | 0;
   for (let k = first; k < end; k++) {
   const t0 = weightA[k];

@@ -67,7 +67,7 @@ export function pulseElement(key: number, order: number, weight: number, positio
   RF[0] = size;
   RF[1] = light;
 }
-export function pulseRun(first: number, end: number, keyA: Uint32Array, orderA: Float32Array, weightA: Float32Array, positionA: Float32Array, seed: number, amount: number, by: number, pivot_x: number, pivot_y: number, pivot_z: number, span: number, waves: number, sharpness: number, glow: number, grow: number, beats: number, lap: number, sizeA: Float32Array, lightA: Float32Array): void {
+export function pulseRun(first: number, end: number, keyA: Uint32Array, orderA: Float64Array, weightA: Float64Array, positionA: Float64Array, seed: number, amount: number, by: number, pivot_x: number, pivot_y: number, pivot_z: number, span: number, waves: number, sharpness: number, glow: number, grow: number, beats: number, lap: number, sizeA: Float64Array, lightA: Float64Array): void {
   seed = seed | 0; by = by | 0; beats = beats | 0;
   for (let k = first; k < end; k++) {
   const t0 = keyA[k] | 0;

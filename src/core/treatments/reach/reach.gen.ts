@@ -788,7 +788,7 @@ export function reachWeight(position_x: number, position_y: number, position_z: 
   RF[2] = slope_y;
   RF[3] = slope_z;
 }
-export function reachRun(first: number, end: number, positionA: Float32Array, orderA: Float32Array, by: number, at_x: number, at_y: number, at_z: number, tile: number, inner: number, outer: number, invert: number, noiseScale_x: number, noiseScale_y: number, noiseScale_z: number, noisePeriod_x: number, noisePeriod_y: number, noisePeriod_z: number, seed: number, cycles: number, routeRadius: number, routeTurns: number, lap: number, weight_o: Float32Array, slope_o: Float32Array): void {
+export function reachRun(first: number, end: number, positionA: Float64Array, orderA: Float64Array, by: number, at_x: number, at_y: number, at_z: number, tile: number, inner: number, outer: number, invert: number, noiseScale_x: number, noiseScale_y: number, noiseScale_z: number, noisePeriod_x: number, noisePeriod_y: number, noisePeriod_z: number, seed: number, cycles: number, routeRadius: number, routeTurns: number, lap: number, weight_o: Float64Array, slope_o: Float64Array): void {
   by = by | 0; invert = invert | 0; noisePeriod_x = noisePeriod_x | 0; noisePeriod_y = noisePeriod_y | 0; noisePeriod_z = noisePeriod_z | 0; seed = seed | 0; cycles = cycles | 0;
   for (let k = first; k < end; k++) {
   const t0 = positionA[k * 3];

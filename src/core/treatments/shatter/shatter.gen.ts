@@ -178,7 +178,7 @@ export function shatterVertex(key: number, heart_x: number, heart_y: number, hea
   RF[4] = normal_y;
   RF[5] = normal_z;
 }
-export function shatterRun(first: number, end: number, keyA: Uint32Array, heartA: Float32Array, pieceA: Uint32Array, seed: number, amount: number, away: number, fall: number, turns: number, spread: number, stagger: number, vertexA: Float32Array, normalA: Float32Array): void {
+export function shatterRun(first: number, end: number, keyA: Uint32Array, heartA: Float64Array, pieceA: Uint32Array, seed: number, amount: number, away: number, fall: number, turns: number, spread: number, stagger: number, vertexA: Float64Array, normalA: Float64Array): void {
   seed = seed | 0;
   for (let k = first; k < end; k++) {
   const t0 = keyA[k] | 0;

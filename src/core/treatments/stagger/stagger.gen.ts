@@ -131,7 +131,7 @@ export function staggerElement(key: number, order: number, weight: number, seed:
   RF[7] = size;
   RF[8] = fade;
 }
-export function staggerRun(first: number, end: number, keyA: Uint32Array, orderA: Float32Array, weightA: Float32Array, seed: number, amount: number, by: number, pivot_x: number, pivot_y: number, pivot_z: number, span: number, overlap: number, ease: number, backward: number, grow: number, fadeIn: number, from_x: number, from_y: number, from_z: number, turns: number, positionA: Float32Array, rotationA: Float32Array, sizeA: Float32Array, fadeA: Float32Array): void {
+export function staggerRun(first: number, end: number, keyA: Uint32Array, orderA: Float64Array, weightA: Float64Array, seed: number, amount: number, by: number, pivot_x: number, pivot_y: number, pivot_z: number, span: number, overlap: number, ease: number, backward: number, grow: number, fadeIn: number, from_x: number, from_y: number, from_z: number, turns: number, positionA: Float64Array, rotationA: Float64Array, sizeA: Float64Array, fadeA: Float64Array): void {
   seed = seed | 0; by = by | 0; ease = ease | 0; backward = backward | 0;
   for (let k = first; k < end; k++) {
   const t0 = keyA[k] | 0;

@@ -105,5 +105,6 @@ export const stagger: TreatmentDefinition<Stagger> = {
     grown: extent.grown * 1.1,
     tilted: t.turns === 0 ? extent.tilted : 1,
   }),
+  oneByOne: true,
   summary: (t) => BY[t.by].toLowerCase(),
 };

@@ -138,7 +138,7 @@ export function turnElement(key: number, weight: number, seed: number, amount: n
   RF[5] = rotation_z;
   RF[6] = rotation_w;
 }
-export function turnRun(first: number, end: number, keyA: Uint32Array, weightA: Float32Array, seed: number, amount: number, each: number, axis_x: number, axis_y: number, axis_z: number, pivot_x: number, pivot_y: number, pivot_z: number, speeds: number, ways: number, positionA: Float32Array, rotationA: Float32Array): void {
+export function turnRun(first: number, end: number, keyA: Uint32Array, weightA: Float64Array, seed: number, amount: number, each: number, axis_x: number, axis_y: number, axis_z: number, pivot_x: number, pivot_y: number, pivot_z: number, speeds: number, ways: number, positionA: Float64Array, rotationA: Float64Array): void {
   seed = seed | 0; each = each | 0; speeds = speeds | 0; ways = ways | 0;
   for (let k = first; k < end; k++) {
   const t0 = keyA[k] | 0;

@@ -95,7 +95,7 @@ export function waveSpace(p_x: number, p_y: number, p_z: number, weight: number,
   RF[13] = byWeight_y;
   RF[14] = byWeight_z;
 }
-export function waveRun(first: number, end: number, pA: Float32Array, weightA: Float32Array, amount: number, direction_x: number, direction_y: number, direction_z: number, by_x: number, by_y: number, by_z: number, waves: number, beats: number, middle_x: number, middle_y: number, middle_z: number, lap: number, q_o: Float32Array, jacobian_o: Float32Array, byWeight_o: Float32Array): void {
+export function waveRun(first: number, end: number, pA: Float64Array, weightA: Float64Array, amount: number, direction_x: number, direction_y: number, direction_z: number, by_x: number, by_y: number, by_z: number, waves: number, beats: number, middle_x: number, middle_y: number, middle_z: number, lap: number, q_o: Float64Array, jacobian_o: Float64Array, byWeight_o: Float64Array): void {
   beats = beats | 0;
   for (let k = first; k < end; k++) {
   const t0 = pA[k * 3];
