@@ -1,8 +1,8 @@
 // Translates a subset of GLSL ES 3.00 into scalarised TypeScript: every vector becomes one variable per component,
 // so the output neither allocates nor evaluates text at run time.
 //
-// Outside the subset, and refused with file:line:col: arrays, structs, uniforms, samplers, preprocessor directives,
-// recursion, while loops, implicit conversions. A uint is held as the int32 with the same bits.
+// Outside the subset, and refused with file:line:col: arrays, structs, uniforms, preprocessor directives,
+// recursion, while loops, implicit conversions, samplers but for texelFetch from the first row of one. A uint is held as the int32 with the same bits.
 // Arguments and results of calls that are not inlined travel through the typed arrays RF and RI, because V8 boxes
 // doubles that cross a call (measured: 400 MB per million calls).
 import { parser } from '@shaderfrog/glsl-parser/index.js';
@@ -17,6 +17,8 @@ for (const [b, s, v] of [
   T[s] = { name: s, b, n: 1 };
   for (const n of [2, 3, 4]) T[v + n] = { name: v + n, b, n };
 }
+// a table of four numbers a texel in a single row; a typed array on the CPU
+T.sampler2D = { name: 'sampler2D', b: 't', n: 1 };
 for (const m of [2, 3, 4]) T['mat' + m] = { name: 'mat' + m, b: 'f', n: m * m, m };
 const vecT = (b, n) => Object.values(T).find((t) => t.b === b && t.n === n && !t.m);
 const SW = { x: 0, y: 1, z: 2, w: 3, r: 0, g: 1, b: 2, a: 3, s: 0, t: 1, p: 2, q: 3 };
@@ -264,6 +266,14 @@ export function translate(
       return { t: vecT('b', args[0].t.n), c: args[0].c.map((x, i) => cmp(CMPF[name], args[0].t.b, x, args[1].c[i])) };
     }
     switch (name) {
+      case 'texelFetch': {
+        need(3);
+        const [table, at, level] = args;
+        if (table.t !== T.sampler2D || at.t !== T.ivec2 || at.c[1] !== '0' || level.c[0] !== '0')
+          fail('texelFetch: write it as texelFetch(table, ivec2(i, 0), 0)', node);
+        const i = tmp(c, `${at.c[0]} * 4`);
+        return { t: T.vec4, c: [0, 1, 2, 3].map((k) => tmp(c, `${table.c[0]}[${i} + ${k}]`)) };
+      }
       case 'any':
         return { t: T.bool, c: [`(${args[0].c.join(' || ')})`] };
       case 'all':
@@ -779,7 +789,7 @@ export function translate(
 
   // ---------- emission ----------
   const N = types ? ': number' : '',
-    ty = (t) => (!types ? '' : t.b === 'b' ? ': boolean' : ': number');
+    ty = (t) => (!types ? '' : t.b === 'b' ? ': boolean' : t.b === 't' ? ': Float64Array' : ': number');
   function emit(f, viaScratch = false) {
     const key = f.js + (viaScratch ? '$' : '');
     if (emitted.has(key)) return;

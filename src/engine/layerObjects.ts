@@ -276,7 +276,7 @@ export class LayerObjects {
     const structure = JSON.stringify([
       layer.kind,
       definition.elementCount(layer, share, context),
-      definition.structure(layer),
+      definition.structure(layer, context),
       definition.restKey?.(layer, context, share) ?? (definition.rest && piece.tile),
       pipeline.structure,
     ]);

@@ -1,3 +1,4 @@
+import { standsOnce } from '../core/layers/route';
 import * as THREE from 'three';
 import { layerExtent } from '../core/layers/context';
 import type { Layer } from '../core/layers/registry';
@@ -54,8 +55,12 @@ export function visibleParts(piece: Piece, layer: Layer, shot: Shot, parts: read
     Math.hypot(...[12, 13, 14].map((i) => shot.open.elements[i] - shot.close.elements[i])) +
     0.02 * reach * shutterTurn(shot);
   const here = Math.floor(at / tile);
-  const first = layer.once ? 0 : Math.max(here - MOST_TILES, Math.floor((at - reach - extent.to - carried) / tile));
-  const last = layer.once ? 0 : Math.min(here + MOST_TILES, Math.ceil((at + reach - extent.from + carried) / tile));
+  const first = standsOnce(piece, layer)
+    ? 0
+    : Math.max(here - MOST_TILES, Math.floor((at - reach - extent.to - carried) / tile));
+  const last = standsOnce(piece, layer)
+    ? 0
+    : Math.min(here + MOST_TILES, Math.ceil((at + reach - extent.from + carried) / tile));
   const length = extent.to - extent.from;
   const out: VisiblePart[] = [];
   for (let k = first; k <= last; k++)

@@ -1,3 +1,4 @@
+import { standsOnce } from '../layers/route';
 import { layerElements } from '../layers/batch';
 import { layerContext } from '../layers/context';
 import { within } from '../layers/definition';
@@ -121,7 +122,8 @@ function approach(piece: Piece, layer: Layer, p: Vec3, before: Vec3, phase: numb
   const share = layer.kind === 'copies' ? 1 : layer.working;
   const elements = layerElements(piece, layer.id, phase, share);
   // the repetition of the tile that is nearest to the camera
-  const shift = (z: number): number => (layer.once ? 0 : Math.round((p[2] - z) / piece.tile) * piece.tile);
+  const shift = (z: number): number =>
+    standsOnce(piece, layer) ? 0 : Math.round((p[2] - z) / piece.tile) * piece.tile;
   const corner = (i: number): Vec3 => at(elements.position, i);
   const frame = frameAt(phase, piece.lap.frames);
   return definitionOf(layer.kind)

@@ -1,3 +1,4 @@
+import { standsOnce } from '../layers/route';
 import type { CameraPose } from './camera';
 import { RouteSchema, routeOf, type Route, type RouteKind } from './routes/registry';
 import { layerExtent } from '../layers/context';
@@ -18,7 +19,7 @@ export function worldMiddle(piece: Piece, layerId?: string | null): Middle {
       (layerId === undefined ? !layer.hidden : layer.id === layerId) &&
       (layerId !== undefined || (layer.kind !== 'backdrop' && layer.kind !== 'ground')),
   );
-  const alone = layers.filter((layer) => layer.once);
+  const alone = layers.filter((layer) => standsOnce(piece, layer));
   const extents = (alone.length > 0 ? alone : layers).map((layer) => layerExtent(piece, layer));
   if (extents.length === 0) return { middle: [0, 0, -piece.tile / 2], radius: 4 };
   const best = extents.reduce((a, b) => (halfDiagonal(b) < halfDiagonal(a) ? b : a));

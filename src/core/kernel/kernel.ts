@@ -1,5 +1,5 @@
-/** Kernel parameters by name; vectors as arrays. */
-export type KernelValues = Record<string, number | readonly number[]>;
+/** Kernel parameters by name; vectors as arrays, tables (sampler2D) as four numbers an entry. */
+export type KernelValues = Record<string, number | readonly number[] | Float64Array>;
 
 export interface KernelParameter {
   readonly name: string;
@@ -51,6 +51,12 @@ export function runKernel(kernel: Kernel, first: number, end: number, values: Ke
     else if (column) args.push(column);
     else {
       const value = values[p.name];
+      if (p.type === 'sampler2D') {
+        if (!(value instanceof Float64Array))
+          throw new RangeError(`kernel ${kernel.entry} needs a table for ${p.name}`);
+        args.push(value);
+        continue;
+      }
       const list = typeof value === 'number' ? [value] : value;
       if (list?.length !== (NUMBERS[p.type] ?? 1))
         throw new RangeError(`kernel ${kernel.entry}: parameter ${p.name} needs ${NUMBERS[p.type] ?? 1} number(s)`);

@@ -1,3 +1,4 @@
+import { standsOnce } from './route';
 import { runKernel } from '../kernel/kernel';
 import { gradientTable } from '../look/colour';
 import type { Piece } from '../piece/schema';
@@ -186,7 +187,7 @@ export function layerLinks(
   const pointsOf = (id: string): Float64Array =>
     layerElements(piece, id, at, shareOf(layerOf(piece, id)), framePhase).position;
   const to = layer.to === null ? null : pointsOf(layer.to);
-  const options = { ...linking, tile: linking.wraps && !layer.once ? piece.tile : 0 };
+  const options = { ...linking, tile: linking.wraps && !standsOnce(piece, layer) ? piece.tile : 0 };
   return linkPoints(pointsOf(layer.from ?? layer.id), to, options);
 }
 

@@ -4,10 +4,11 @@ import { lapSeconds } from '../time/lap';
 import type { TreatmentContext } from '../treatments/definition';
 import { treatmentOf, type Treatment } from '../treatments/registry';
 import { SORTS, type Sort } from '../treatments/definition';
+import { STRAIGHT } from './course';
 import type { LayerContext, LayerExtent } from './definition';
 import { groundAt } from './ground/ground';
 import { definitionOf, type Layer } from './registry';
-import { routeOfLayer } from './route';
+import { routeOfLayer, standsOnce } from './route';
 
 /** The extent of a layer that is not there. */
 const NOWHERE: LayerExtent = {
@@ -27,7 +28,7 @@ const NOWHERE: LayerExtent = {
 export const layerContext = (piece: Piece): LayerContext => ({
   tile: piece.tile,
   seconds: lapSeconds(piece.lap.frames, piece.lap.rate),
-  routeOf: (layerId) => (layerId === null ? { radius: 0, turnsPerMetre: 0 } : routeOfLayer(piece, layerId)),
+  routeOf: (layerId) => (layerId === null ? STRAIGHT : routeOfLayer(piece, layerId)),
   groundOf(layerId) {
     const layer = piece.layers.find(({ id }) => id === layerId);
     return layer?.kind === 'ground' ? groundAt(layer, piece.tile) : null;
@@ -46,10 +47,11 @@ export const layerContext = (piece: Piece): LayerContext => ({
 export function treatmentContext(piece: Piece, layer: Layer): TreatmentContext {
   const definition = definitionOf(layer.kind);
   const world = layerContext(piece);
+  const once = standsOnce(piece, layer);
   return {
     world,
-    tiled: definition.tiled(layer) && !layer.once,
-    once: layer.once,
+    tiled: definition.tiled(layer) && !once,
+    once,
     extent: definition.extent(layer, world),
     route: routeOfLayer(piece, layer.id),
     turnStep: (axis, each) => definition.turnStep(layer, axis, each),

@@ -1,15 +1,17 @@
 import type { z } from 'zod';
 import type { Kernel, KernelValues } from '../kernel/kernel';
 import type { Gradient } from '../piece/fields';
+import type { Track } from '../space/track';
 import type { Quaternion } from '../space/vector';
 import type { Axis } from '../treatments/definition';
 import type { Placement } from './base';
 import type { Mesh } from '../solids/mesh';
 
-/** The route a layer's local space is wrapped around: a helix about −z, or straight when radius is 0. */
+/** The route a layer's local space is wrapped around: a helix about −z, straight when radius is 0, or a drawn track. */
 export interface RouteShape {
   radius: number;
   turnsPerMetre: number;
+  track: Track | null;
 }
 
 /** What a layer may know of the piece it is in. */
@@ -181,7 +183,7 @@ export interface LayerDefinition<L> {
   values(layer: L, context: LayerContext, phase: number, share: number): KernelValues;
   drawings(layer: L, share: number, context: LayerContext): Drawing[];
   /** what {@link drawings} depends on besides the element count: they are made anew when it changes */
-  structure(layer: L): unknown;
+  structure(layer: L, context: LayerContext): unknown;
   /** for drawings of links */
   linking?(layer: L, phase: number): Linking;
   look(layer: L): DrawingLook;

@@ -3,11 +3,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parsePiece } from '../piece/document';
 import { PieceSchema, type Piece } from '../piece/schema';
+import { cameraPose } from '../flight/camera';
+import { stateReport } from '../seam/stateReport';
+import { subtract, type Vec3 } from '../space/vector';
 import { layerBatch, layerElement, layerElements } from './batch';
 import { layerContext, layerExtent } from './context';
 import { grow } from '../plants/grow';
 import { SPECIES, type SpeciesName } from '../plants/species';
 import { within } from './definition';
+import { routePoints, tunnelRoute } from './tunnel/tunnel';
 import { definitionOf, layerKinds, newLayer, type Layer } from './registry';
 
 const pieceWith = (layer: Partial<Layer> & { kind: Layer['kind'] }, more: object = {}): Piece =>
@@ -207,6 +211,99 @@ describe('tunnel', () => {
   });
 });
 
+describe('a tunnel carried along a ring or a drawn curve', () => {
+  const centresOf = (piece: Piece, rings: number, corners: number): Vec3[] => {
+    const { position } = layerElements(piece, 'one', 0.3);
+    return Array.from({ length: rings }, (_, ring): Vec3 => {
+      const sum = [0, 0, 0];
+      for (let c = 0; c < corners; c++) for (let k = 0; k < 3; k++) sum[k] += position[(ring * corners + c) * 3 + k];
+      return [sum[0] / corners, sum[1] / corners, sum[2] / corners];
+    });
+  };
+  const tunnel = (more: object): Piece =>
+    pieceWith({ kind: 'tunnel', rings: 48, sides: 6, nested: 0, radius: 0.7, wobble: 0, twist: 0, ...more } as never);
+
+  it('a ring is a circle about the middle of the world, its outlines across it', () => {
+    const piece = tunnel({ route: 'ring', ringRadius: 5 });
+    const { position } = layerElements(piece, 'one', 0);
+    for (const [i, [x, y, z]] of centresOf(piece, 48, 6).entries()) {
+      expect(Math.hypot(x, z)).toBeCloseTo(5, 4);
+      expect(y).toBeCloseTo(0, 6);
+      // every corner at its distance, in the plane through the axis of the ring
+      for (let c = 0; c < 6; c++) {
+        const [px, py, pz] = position.subarray((i * 6 + c) * 3, (i * 6 + c) * 3 + 3);
+        expect(Math.hypot(px - x, py - y, pz - z)).toBeCloseTo(0.7, 5);
+        expect(Math.abs(px * z - pz * x)).toBeLessThan(1e-3);
+      }
+    }
+  });
+
+  it('stands evenly along the curve the camera flies, and passes through its points', () => {
+    for (const route of ['closed', 'onward'] as const) {
+      const piece = tunnel({ route });
+      const [layer] = piece.layers;
+      if (layer.kind !== 'tunnel') throw new Error('no tunnel');
+      const { track } = tunnelRoute(layer, piece.tile);
+      if (!track) throw new Error('no track');
+      const centres = centresOf(piece, 48, 6);
+      centres.forEach((centre, i) => {
+        const want = track.path.pointAt(((i + 0.5) / 48) * track.path.length);
+        expect(Math.hypot(...subtract(centre, want))).toBeLessThan(1e-3);
+      });
+      for (const point of routePoints(layer)) {
+        const near = Array.from({ length: 2000 }, (_, i) => track.path.pointAt((i / 2000) * track.path.length));
+        expect(Math.min(...near.map((p) => Math.hypot(...subtract(p, point))))).toBeLessThan(0.02);
+      }
+    }
+  });
+
+  it('goes on in the next tile where it left this one, turned as it was', () => {
+    const piece = tunnel({ route: 'onward', rings: 20, twist: 1 / 6 });
+    const { position } = layerElements(piece, 'one', 0);
+    // the ring past the end is the first, a tile farther and a side on
+    for (let c = 0; c < 6; c++) {
+      const last = [...position.subarray((20 * 6 + c) * 3, (20 * 6 + c) * 3 + 3)];
+      const side = (c + 1) % 6;
+      const first = [...position.subarray(side * 3, side * 3 + 3)];
+      expect(last[0]).toBeCloseTo(first[0], 5);
+      expect(last[1]).toBeCloseTo(first[1], 5);
+      expect(last[2]).toBeCloseTo(first[2] - piece.tile, 5);
+    }
+  });
+
+  it('a camera along it flies in its middle and closes; one that travels on is told', () => {
+    for (const [route, tiles] of [
+      ['ring', 2],
+      ['closed', 1],
+      ['onward', 3],
+    ] as const) {
+      const piece = tunnel({ route });
+      const flown = (kind: string): Piece =>
+        PieceSchema.parse({ ...piece, flight: { route: { kind, follow: 'one', tilesPerLap: tiles } } });
+      expect(stateReport(flown('along')).findings.filter(({ ok }) => !ok)).toEqual([]);
+      const centres = centresOf(piece, 48, 6);
+      const at = cameraPose(flown('along'), 10.5 / 48 / tiles).position;
+      expect(Math.hypot(...subtract(at, centres[10]))).toBeLessThan(1e-3);
+      const travelling = stateReport(flown('run'));
+      expect(travelling.ok).toBe(route === 'onward');
+    }
+  });
+
+  it('a drawn section has the corners of its outline', () => {
+    const outline = [
+      [-0.5, -0.5],
+      [0.5, -0.5],
+      [0, 0.5],
+    ];
+    const { position } = layerElements(
+      pieceWith({ kind: 'tunnel', section: 'drawn', outline, rings: 4, nested: 0, radius: 3, twist: 0 } as never),
+      'one',
+      0,
+    );
+    expect([...position.subarray(0, 9)].map((v) => Number(v.toFixed(6)))).toEqual([-3, -3, -1, 3, -3, -1, 0, 3, -1]);
+  });
+});
+
 describe('every kind of layer', () => {
   it.each(layerKinds)('%s: has a summary, drawings and a batch of its own size', (kind) => {
     const piece = pieceWith({ kind });
@@ -261,7 +358,9 @@ describe('every kind of layer', () => {
             wobble: a,
             accent: b,
             spread: c * 4,
-            route: a > 0.5 ? 'helix' : 'straight',
+            route: ['straight', 'helix', 'ring', 'closed', 'onward'][Math.floor(a * 4.99)],
+            section: ['polygon', 'circle', 'super', 'drawn'][Math.floor(b * 3.99)],
+            ringRadius: 0.05 + c * 400,
             helixRadius: 0.01 + b * 400,
             helixTurns: c * 32 - 16,
           } as never);

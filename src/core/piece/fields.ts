@@ -23,6 +23,7 @@ export interface ControlMeta {
     | 'seed'
     | 'profile'
     | 'outline'
+    | 'points'
     | 'target';
   label: string;
   /** one sentence, with the unit */
@@ -132,6 +133,20 @@ export const outline = (initial: readonly (readonly [number, number])[], info: I
     .max(64, { error: 'has at most 64 points' })
     .default(initial.map(([x, y]): [number, number] => [x, y]))
     .meta({ control: 'outline', ...info });
+
+const metre = z.number().min(-10_000).max(10_000);
+const PlaceSchema = z.object({ id: z.string().min(1).max(64), aside: metre, above: metre, ahead: metre });
+/** A point of a curve that is drawn in the map, metres from the start of the tile. */
+export type CurvePoint = z.infer<typeof PlaceSchema>;
+
+/** The points of a curve, each aside, above, ahead; the map shows them. */
+export const points = (initial: readonly (readonly [number, number, number])[], info: Info) =>
+  z
+    .array(PlaceSchema)
+    .min(2, { error: 'needs two points at least' })
+    .max(64, { error: 'has at most 64 points' })
+    .default(initial.map(([aside, above, ahead], i) => ({ id: `p${i + 1}`, aside, above, ahead })))
+    .meta({ control: 'points', ...info });
 
 /** A curve over 0..1 as eight equally spaced values: see space/profile.glsl. */
 export const profile = (initial: readonly number[], info: Info) =>

@@ -1,3 +1,4 @@
+import { standsOnce } from '../layers/route';
 import type { z } from 'zod';
 import { cameraPose, type CameraPose } from '../flight/camera';
 import { routeOf } from '../flight/routes/registry';
@@ -164,13 +165,13 @@ function bodiesToCompare(layer: Layer, context: LayerContext): number {
 function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   const definition = definitionOf(layer.kind);
   const context = layerContext(piece);
-  if (layer.once && g.advance !== 0) return onceFinding(piece, layer);
+  if (standsOnce(piece, layer) && g.advance !== 0) return onceFinding(piece, layer);
   const share = Math.min(
     1,
     (definition.bodies?.(layer) ? bodiesToCompare(layer, context) : SAMPLE) /
       definition.elementCount(layer, 1, context),
   );
-  const tile = layer.once ? Infinity : piece.tile;
+  const tile = standsOnce(piece, layer) ? Infinity : piece.tile;
   // what is held in steps belongs to the frame on its own side of the seam
   const at = (phase: number, framePhase = phase) => layerPoints(piece, layer.id, phase, share, framePhase);
   const carry = (elements: LayerPoints) => {
@@ -392,7 +393,8 @@ export function treatmentSteps(piece: Piece, layer: Layer, t: Treatment): Record
   const context = treatmentContext(piece, layer);
   const { closingSteps, tileSteps } = treatmentOf(t.kind);
   return {
-    reachAhead: piece.tile,
+    // what stands once is met again only where it was
+    reachAhead: context.once ? 0 : piece.tile,
     ...closingSteps?.(t, context),
     ...tileSteps?.(t, context),
   };

@@ -18,6 +18,8 @@ export type PathSpec =
   | { kind: 'straight'; length: number }
   /** closed and smooth through at least two points */
   | { kind: 'closed'; points: readonly Vec3[] }
+  /** smooth through at least two points, and on through the same again `advance` metres along −z */
+  | { kind: 'onward'; points: readonly Vec3[]; advance: number }
   /** `turns` about the −z axis over `advance` metres along it */
   | { kind: 'helix'; radius: number; turns: number; advance: number };
 
@@ -27,6 +29,7 @@ export type PathSpec =
  */
 export function pathFromSpec(spec: PathSpec): Path {
   if (spec.kind === 'closed') return closedSpline(spec.points);
+  if (spec.kind === 'onward') return closedSpline(spec.points, [0, 0, -spec.advance]);
   const advance = spec.kind === 'helix' ? spec.advance : spec.length;
   const radius = spec.kind === 'helix' ? spec.radius : 0;
   const turns = spec.kind === 'helix' ? spec.turns : 0;

@@ -25,3 +25,15 @@ vec3 sphereDirection(float u, float v) {
   float ring = sqrt(max(0.0, 1.0 - z * z));
   return vec3(cosTurn(v) * ring, sinTurn(v) * ring, z);
 }
+
+// the rotation that turns x, y and z into three unit vectors at right angles (Shepperd, J. Guidance and Control 1(3), 1978)
+vec4 quatFrom(vec3 x, vec3 y, vec3 z) {
+  float trace = x.x + y.y + z.z;
+  vec4 q = vec4(y.z - z.y, z.x - x.z, x.y - y.x, 1.0 + trace);
+  if (trace < 0.0) {
+    if (x.x > y.y && x.x > z.z) q = vec4(1.0 + x.x - y.y - z.z, x.y + y.x, z.x + x.z, y.z - z.y);
+    else if (y.y > z.z) q = vec4(x.y + y.x, 1.0 + y.y - z.z - x.x, y.z + z.y, z.x - x.z);
+    else q = vec4(z.x + x.z, y.z + z.y, 1.0 + z.z - x.x - y.y, x.y - y.x);
+  }
+  return q * inversesqrt(dot(q, q));
+}

@@ -1,28 +1,73 @@
-// A straight or helical route about the -z axis, and the space around it.
-// Coordinates along the route: local.x to the right, local.y up, local.z metres of advance along -z.
-// The frame counter-rotates against the winding, which is the rotation-minimising frame with the leftover twist of a
-// whole turn spread evenly: it repeats exactly after every turn, and the horizon stays where it is.
-// @export routePoint
+// A route and the space around it: straight or a helix about the -z axis, or a drawn track that closes or goes on from tile
+// to tile. The frame turns x, y, z of the layer to right, up and backwards along the route.
+// A helix counter-rotates its frame against the winding, which is the rotation-minimising frame with the leftover twist of
+// a whole turn spread evenly: it repeats exactly after every turn, and the horizon stays where it is.
 // @include ./rotation.glsl
 
-// radius of the helix in metres (0: straight), turnsPerMetre of advance. The frame turns x, y, z of the layer to right,
-// up and backwards along the route.
-void routeFrame(float advance, float radius, float turnsPerMetre, out vec3 origin, out vec4 frame) {
-  float turn = advance * turnsPerMetre;
-  float s = sinTurn(turn);
-  float c = cosTurn(turn);
-  origin = vec3(radius * c, radius * s, -advance);
-  float slope = radius * TAU * turnsPerMetre;
-  // leaning from straight ahead into the tangent is one rotation about the direction outwards
-  float inv = inversesqrt(1.0 + slope * slope);
-  float half_ = sqrt(0.5 + 0.5 * inv);
-  float across = slope >= 0.0 ? sqrt(max(0.0, 0.5 - 0.5 * inv)) : -sqrt(max(0.0, 0.5 - 0.5 * inv));
-  frame = vec4(c * across, s * across, 0.0, half_);
+// a table's entry for one node of the track, and of the upright there
+vec3 trackNode(sampler2D track, int node) { return texelFetch(track, ivec2(node * 2, 0), 0).xyz; }
+vec3 trackUpright(sampler2D track, int node) { return texelFetch(track, ivec2(node * 2 + 1, 0), 0).xyz; }
+
+// course: radius of the helix in metres (0: straight), its turns per metre of advance, nodes of a drawn track (0: there is
+// none), metres along -z the track gains each time round (0: it closes); period: metres of advance once round it; track: a
+// uniform cubic B-spline of places and uprights. pace: metres covered per metre of advance.
+void routeFrame(float advance, vec4 course, float period, sampler2D track, out vec3 origin, out vec4 frame, out float pace) {
+  if (course.z > 0.0) {
+    float round_ = advance / period;
+    float whole = floor(round_);
+    float at = (round_ - whole) * course.z;
+    int node = min(int(at), int(course.z) - 1);
+    float f = at - float(node);
+    float g = 1.0 - f;
+    vec4 weight = vec4(g * g * g, 3.0 * f * f * f - 6.0 * f * f + 4.0, 3.0 * g * g * g - 6.0 * g * g + 4.0, f * f * f) / 6.0;
+    vec4 rate = vec4(-g * g, 3.0 * f * f - 4.0 * f, 4.0 * g - 3.0 * g * g, f * f) * 0.5;
+    vec3 a = trackNode(track, node);
+    vec3 b = trackNode(track, node + 1);
+    vec3 c = trackNode(track, node + 2);
+    vec3 d = trackNode(track, node + 3);
+    origin = a * weight.x + b * weight.y + c * weight.z + d * weight.w - vec3(0.0, 0.0, course.w * whole);
+    vec3 along = a * rate.x + b * rate.y + c * rate.z + d * rate.w;
+    float quick = length(along);
+    pace = quick * course.z / period;
+    vec3 back = along / -max(quick, 1e-9);
+    vec3 up = trackUpright(track, node) * weight.x + trackUpright(track, node + 1) * weight.y
+            + trackUpright(track, node + 2) * weight.z + trackUpright(track, node + 3) * weight.w;
+    vec3 right = normalize(cross(up, back));
+    frame = quatFrom(right, cross(back, right), back);
+  } else {
+    float turn = advance * course.y;
+    float s = sinTurn(turn);
+    float c = cosTurn(turn);
+    origin = vec3(course.x * c, course.x * s, -advance);
+    float slope = course.x * TAU * course.y;
+    // leaning from straight ahead into the tangent is one rotation about the direction outwards
+    pace = sqrt(1.0 + slope * slope);
+    float inv = 1.0 / pace;
+    float half_ = sqrt(0.5 + 0.5 * inv);
+    float across = slope >= 0.0 ? sqrt(max(0.0, 0.5 - 0.5 * inv)) : -sqrt(max(0.0, 0.5 - 0.5 * inv));
+    frame = vec4(c * across, s * across, 0.0, half_);
+  }
 }
 
-vec3 routePoint(vec3 local, float radius, float turnsPerMetre) {
-  vec3 origin;
-  vec4 frame;
-  routeFrame(local.z, radius, turnsPerMetre, origin, frame);
-  return origin + rotateBy(frame, vec3(local.xy, 0.0));
+// from the nearest place of a drawn track of 128 nodes to a place, in metres
+vec3 fromTrack(vec3 place, vec4 course, sampler2D track) {
+  vec3 before = trackNode(track, 0);
+  vec3 here = trackNode(track, 1);
+  vec3 from = vec3(0.0);
+  vec3 nearest = vec3(1e9);
+  for (int i = 0; i < 129; i++) {
+    vec3 after = trackNode(track, i + 2);
+    vec3 to = (before + here * 4.0 + after) / 6.0;
+    if (i > 0) {
+      vec3 step_ = to - from;
+      vec3 away = place - from;
+      if (course.w > 0.0) away.z -= course.w * floor(away.z / course.w + 0.5);
+      vec3 off = away - step_ * clamp(dot(away, step_) / max(dot(step_, step_), 1e-12), 0.0, 1.0);
+      if (dot(off, off) < dot(nearest, nearest)) nearest = off;
+    }
+    from = to;
+    before = here;
+    here = after;
+  }
+  return nearest;
 }

@@ -1,6 +1,6 @@
 import { periodicSlopes } from '../time/spline';
 import { angleAbout, doubleReflection, levelUp, type Frame, type Path } from './path';
-import { cross, dot, fromAxis, length, normalize, rotate, scale, subtract, type Vec3 } from './vector';
+import { add, cross, dot, fromAxis, length, normalize, rotate, scale, subtract, type Vec3 } from './vector';
 
 // Five-point Gauss–Legendre rule on −1..1 (Abramowitz & Stegun, table 25.4).
 const NODES = [-0.906179845938664, -0.5384693101056831, 0, 0.5384693101056831, 0.906179845938664];
@@ -17,16 +17,21 @@ interface Cubic {
   slopeAt(t: number): Vec3;
 }
 
-/** The periodic C2 cubic through the points, at knots spread by the square root of their distances (centripetal). */
-function periodicCubic(points: readonly Vec3[]): { cubic: Cubic; knots: number[] } {
+/**
+ * The C2 cubic through the points, at knots spread by the square root of their distances (centripetal). Each time round it
+ * is moved by `gain`: what is left without an even share of it is periodic.
+ */
+function periodicCubic(points: readonly Vec3[], gain: Vec3): { cubic: Cubic; knots: number[] } {
   const n = points.length;
-  const gaps = points.map((p, i) => Math.sqrt(Math.max(1e-9, length(subtract(points[(i + 1) % n], p)))));
+  const next = points.map((_, i): Vec3 => (i + 1 < n ? points[i + 1] : add(points[0], gain)));
+  const gaps = points.map((p, i) => Math.sqrt(Math.max(1e-9, length(subtract(next[i], p)))));
   const total = gaps.reduce((sum, gap) => sum + gap, 0);
   const knots = gaps.map((_, i) => gaps.slice(0, i).reduce((sum, gap) => sum + gap, 0) / total);
+  const held = points.map((p, i) => subtract(p, scale(gain, knots[i])));
   const slopes = [0, 1, 2].map((k) =>
     periodicSlopes(
       knots,
-      points.map((p) => p[k]),
+      held.map((p) => p[k]),
     ),
   );
   const stretch = (t: number): { i: number; j: number; u: number; width: number } => {
@@ -42,8 +47,9 @@ function periodicCubic(points: readonly Vec3[]): { cubic: Cubic; knots: number[]
       const v = 1 - u;
       return [0, 1, 2].map(
         (k) =>
-          points[i][k] * v * v * (1 + 2 * u) +
-          points[j][k] * u * u * (3 - 2 * u) +
+          gain[k] * t +
+          held[i][k] * v * v * (1 + 2 * u) +
+          held[j][k] * u * u * (3 - 2 * u) +
           width * u * v * (slopes[k][i] * v - slopes[k][j] * u),
       ) as Vec3;
     },
@@ -51,7 +57,8 @@ function periodicCubic(points: readonly Vec3[]): { cubic: Cubic; knots: number[]
       const { i, j, u, width } = stretch(t);
       return [0, 1, 2].map(
         (k) =>
-          ((points[j][k] - points[i][k]) / width) * 6 * u * (1 - u) +
+          gain[k] +
+          ((held[j][k] - held[i][k]) / width) * 6 * u * (1 - u) +
           slopes[k][i] * (1 - u) * (1 - 3 * u) +
           slopes[k][j] * u * (3 * u - 2),
       ) as Vec3;
@@ -68,12 +75,13 @@ const integral = (cubic: Cubic, from: number, to: number): number =>
   ((to - from) / 2);
 
 /**
- * The closed, smooth (C2) path through at least two points, by arc length. Beyond its length it goes round again.
+ * The smooth (C2) path through at least two points, by arc length, that returns to the first or, with a gain, to where the
+ * gain has moved it. Beyond its length it goes round again.
  * Frames are rotation-minimising, with what they are twisted after one round spread evenly, so that they close; the first
  * is as upright as it can be.
  */
-export function closedSpline(points: readonly Vec3[]): Path {
-  const { cubic, knots } = periodicCubic(points);
+export function closedSpline(points: readonly Vec3[], gain: Vec3 = [0, 0, 0]): Path {
+  const { cubic, knots } = periodicCubic(points, gain);
   const times = knots.flatMap((from, i) => {
     const to = i + 1 < knots.length ? knots[i + 1] : 1;
     return Array.from({ length: PARTS }, (_, k) => from + ((to - from) * k) / PARTS);
@@ -84,8 +92,9 @@ export function closedSpline(points: readonly Vec3[]): Path {
   const total = lengths[lengths.length - 1];
 
   /** index of the table's stretch that holds s, and the parameter there */
-  const locate = (s: number): { index: number; t: number; s: number } => {
-    const wrapped = s - Math.floor(s / total) * total;
+  const locate = (s: number): { index: number; t: number; s: number; rounds: number } => {
+    const rounds = Math.floor(s / total);
+    const wrapped = s - rounds * total;
     let low = 0;
     let high = lengths.length - 2;
     while (low < high) {
@@ -101,7 +110,7 @@ export function closedSpline(points: readonly Vec3[]): Path {
       if (Math.abs(off) < total * 1e-12) break;
       t -= off / Math.max(1e-9, length(cubic.slopeAt(t)));
     }
-    return { index: low, t, s: wrapped };
+    return { index: low, t, s: wrapped, rounds };
   };
 
   const places = times.map((t) => cubic.at(t));
@@ -119,5 +128,9 @@ export function closedSpline(points: readonly Vec3[]): Path {
     const up = normalize(subtract(turned, scale(tangent, dot(turned, tangent))));
     return { tangent, up, right: cross(tangent, up) };
   };
-  return { length: total, pointAt: (s) => cubic.at(locate(s).t), frameAt };
+  const pointAt = (s: number): Vec3 => {
+    const { t, rounds } = locate(s);
+    return add(cubic.at(t), scale(gain, rounds));
+  };
+  return { length: total, pointAt, frameAt };
 }

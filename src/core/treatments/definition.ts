@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Kernel, KernelValues } from '../kernel/kernel';
-import type { LayerContext, LayerExtent } from '../layers/definition';
+import type { LayerContext, LayerExtent, RouteShape } from '../layers/definition';
 import type { Animated } from '../time/animated';
 
 /** When and how often a treatment moves on which elements it acts; the fields of reach/. */
@@ -33,7 +33,7 @@ export interface TreatmentContext {
   /** where the layer's elements are before space is bent */
   extent: LayerExtent;
   /** the route the layer winds around, in metres and turns per metre */
-  route: { radius: number; turnsPerMetre: number };
+  route: RouteShape;
   /** turns under which the layer looks the same: all of it about an axis, or each element about an axis of its own */
   turnStep(axis: Axis, each: boolean): number;
 }

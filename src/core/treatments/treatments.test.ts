@@ -200,6 +200,7 @@ describe('every treatment', () => {
     { kind: 'field', shape: 'grid', width: 3, height: 2, count: 80 } as const,
     { kind: 'tunnel', twist: 0.2, wobble: 0.2 } as const,
     { kind: 'tunnel', twist: 0, route: 'helix', helixRadius: 0.8, helixTurns: 1 } as const,
+    { kind: 'tunnel', twist: 1, route: 'onward', section: 'drawn', nested: 0 } as const,
     { kind: 'copies', arrangement: 'ring', count: 9 } as const,
     { kind: 'copies', arrangement: 'line', count: 6, fill: true, source: 'frame' } as const,
     { kind: 'copies', arrangement: 'scatter', count: 40, fill: true, distance: 0.2 } as const,
@@ -213,6 +214,20 @@ describe('every treatment', () => {
         expect(findings.filter(({ ok }) => !ok).map((f) => `${f.subject}: ${f.says}`)).toEqual([]);
       }),
       { numRuns: 24 },
+    );
+  });
+
+  it.each(treatmentKinds)('%s closes on what is carried around a ring or a closed curve', (kind) => {
+    const closed = fc.constantFrom(
+      { kind: 'tunnel', route: 'ring', ringRadius: 4, twist: 0.2 } as const,
+      { kind: 'tunnel', route: 'closed', twist: 1, section: 'drawn' } as const,
+    );
+    fc.assert(
+      fc.property(closed, treatment(kind), (layer, t) => {
+        const { findings } = stateReport(pieceWith(layer, [{ ...t, reachAhead: 1 }], { route: { kind: 'run', tilesPerLap: 0 } }));
+        expect(findings.filter(({ ok }) => !ok).map((f) => `${f.subject}: ${f.says}`)).toEqual([]);
+      }),
+      { numRuns: 12 },
     );
   });
 

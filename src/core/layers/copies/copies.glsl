@@ -17,7 +17,7 @@ const float GOLDEN = 0.61803398875;
 void copiesElement(uint id, vec4 rest, uint seed, int arrangement, int total, int stride, ivec3 grid, vec3 spacing,
                    float radius, float radiusEnd, float winds, float rise, int align, vec3 stepTurn, vec3 stepMove,
                    float stepScale, float bodySize, float variation, int placeBy, float placeSpread, vec3 placeScale,
-                   ivec3 placePeriod, int placeCycles, float tile, float routeRadius, float routeTurns, float lap,
+                   ivec3 placePeriod, int placeCycles, float tile, vec4 course, sampler2D track, float lap,
                    out vec3 position, out vec4 rotation, out float size, out float place, out float fade, out float order, out uint key) {
   int index = arrangement == 6 ? int(id) : int(id) * stride;
   key = uint(index);
@@ -44,7 +44,8 @@ void copiesElement(uint id, vec4 rest, uint seed, int arrangement, int total, in
     // evenly within the tile; the ring about the route gives each its side
     float advance = (i + 0.5) / n * tile;
     vec4 frame;
-    routeFrame(advance, routeRadius, routeTurns, position, frame);
+    float pace;
+    routeFrame(advance, course, tile, track, position, frame, pace);
     float turn = winds * (i + 0.5) / n;
     position += rotateBy(frame, vec3(sinTurn(turn) * radius, cosTurn(turn) * radius, 0.0));
     if (align == 1) rotation = quatTimes(frame, quatAbout(vec3(0.0, 0.0, 1.0), -turn));

@@ -5,6 +5,7 @@ import { sourceFields, sourceMesh, sourceTurnStep, type SourceName } from '../..
 import { fitNoise } from '../../treatments/base';
 import type { Shatter } from '../../treatments/shatter/shatter';
 import { layerBase, layerSeed, matterFields, matterOf, placement, type Placement } from '../base';
+import { carriedAlong, courseValues } from '../course';
 import type { Drawing, LayerContext, LayerDefinition } from '../definition';
 import { placedExtent } from '../place/place';
 import { copiesRun, signatures, sources } from './copies.gen';
@@ -333,8 +334,7 @@ export const copies: LayerDefinition<CopiesLayer> = {
       placePeriod: patch.period,
       placeCycles: layer.placeCycles,
       tile: context.tile,
-      routeRadius: route.radius,
-      routeTurns: route.turnsPerMetre,
+      ...courseValues(route),
       lap: phase,
     };
   },
@@ -366,12 +366,8 @@ export const copies: LayerDefinition<CopiesLayer> = {
     const body = radius * largest;
     const half = halfOf(layer, context.tile).map((v) => v + body) as [number, number, number];
     if (layer.arrangement !== 'route') return placedExtent(layer, half, body);
-    const { radius: bend } = context.routeOf(layer.follow);
-    return {
-      ...placedExtent({ ...UNPLACED, ahead: context.tile / 2 }, half, body),
-      bend,
-      carried: bend > 0 ? layer.radius : 0,
-    };
+    const straight = placedExtent({ ...UNPLACED, ahead: context.tile / 2 }, half, body);
+    return carriedAlong(straight, context.routeOf(layer.follow), Math.hypot(half[0], half[1]));
   },
   closingSteps: (layer): Record<string, number> => (layer.arrangement === 'route' ? { winds: 1 } : {}),
 };

@@ -2,7 +2,7 @@
 // @ts-nocheck: unrolled loops compare constants
 import { sources as from0 } from '../../random/order.gen';
 import { sources as from1 } from '../../noise/flow.gen';
-import { sources as from2 } from '../../space/route.gen';
+import { sources as from2 } from '../../space/rotation.gen';
 import { sources as from3 } from '../../space/profile.gen';
 export const RF = new Float64Array(11), RI = new Int32Array(5);
 export function flowNoise$(): void {
@@ -666,7 +666,7 @@ export function flowNoise$(): void {
   RF[3] = grad_z;
   return;
 }
-export function fieldElement(id: number, seed: number, shape: number, extent_x: number, extent_y: number, extent_z: number, inner: number, at_x: number, at_y: number, at_z: number, grid_x: number, grid_y: number, grid_z: number, stride: number, jitter: number, radius: number, variation: number, sizeBy: number, profileA_x: number, profileA_y: number, profileA_z: number, profileA_w: number, profileB_x: number, profileB_y: number, profileB_z: number, profileB_w: number, glint: number, placeBy: number, placeSpread: number, placeScale_x: number, placeScale_y: number, placeScale_z: number, placePeriod_x: number, placePeriod_y: number, placePeriod_z: number, placeCycles: number, routeRadius: number, routeTurns: number, lap: number): void {
+export function fieldElement(id: number, seed: number, shape: number, extent_x: number, extent_y: number, extent_z: number, inner: number, at_x: number, at_y: number, at_z: number, grid_x: number, grid_y: number, grid_z: number, stride: number, jitter: number, radius: number, variation: number, sizeBy: number, profileA_x: number, profileA_y: number, profileA_z: number, profileA_w: number, profileB_x: number, profileB_y: number, profileB_z: number, profileB_w: number, glint: number, placeBy: number, placeSpread: number, placeScale_x: number, placeScale_y: number, placeScale_z: number, placePeriod_x: number, placePeriod_y: number, placePeriod_z: number, placeCycles: number, tile: number, course_x: number, course_y: number, course_z: number, course_w: number, track: Float64Array, lap: number): void {
   let position_x = 0;
   let position_y = 0;
   let position_z = 0;
@@ -1053,9 +1053,14 @@ export function fieldElement(id: number, seed: number, shape: number, extent_x: 
   let origin_x = 0;
   let origin_y = 0;
   let origin_z = 0;
+  let pace = 0;
   const t96 = (-local_z);
-  const t97 = routeRadius;
-  const t98 = routeTurns;
+  const t97 = course_x;
+  const t98 = course_y;
+  const t99 = course_z;
+  const t100 = course_w;
+  const t101 = tile;
+  const t102 = track;
   let origin_x$1 = 0;
   let origin_y$1 = 0;
   let origin_z$1 = 0;
@@ -1063,43 +1068,191 @@ export function fieldElement(id: number, seed: number, shape: number, extent_x: 
   let frame_y = 0;
   let frame_z = 0;
   let frame_w = 0;
-  let turn$1 = (t96 * t98);
-  let r$7 = (turn$1 - Math.floor((turn$1 + 0.5)));
-  let a$6 = Math.abs(r$7);
-  const t99 = (0.5 - a$6);
-  let q$6 = (Math.min(a$6, t99) * 6.283185307179586);
-  let q2$6 = (q$6 * q$6);
-  let s$6 = (q$6 * (1 + (q2$6 * ((-0.16666666667) + (q2$6 * (0.0083333333333 + (q2$6 * ((-0.00019841269841) + (q2$6 * (0.0000027557319224 + (q2$6 * (-2.5052108385e-8))))))))))));
-  const t100 = ((r$7 < 0) ? (-s$6) : s$6);
-  let s$7 = t100;
-  const t101 = (turn$1 + 0.25);
-  let r$8 = (t101 - Math.floor((t101 + 0.5)));
-  let a$7 = Math.abs(r$8);
-  const t102 = (0.5 - a$7);
-  let q$7 = (Math.min(a$7, t102) * 6.283185307179586);
-  let q2$7 = (q$7 * q$7);
-  let s$8 = (q$7 * (1 + (q2$7 * ((-0.16666666667) + (q2$7 * (0.0083333333333 + (q2$7 * ((-0.00019841269841) + (q2$7 * (0.0000027557319224 + (q2$7 * (-2.5052108385e-8))))))))))));
-  const t103 = ((r$8 < 0) ? (-s$8) : s$8);
-  let c = t103;
-  origin_x$1 = (t97 * c);
-  origin_y$1 = (t97 * s$7);
-  origin_z$1 = (-t96);
-  let slope = ((t97 * 6.283185307179586) * t98);
-  let inv = (1 / Math.sqrt((1 + (slope * slope))));
-  let half_ = Math.sqrt((0.5 + (0.5 * inv)));
-  let t106 = 0;
-  if ((slope >= 0)) {
-    const t104 = (0.5 - (0.5 * inv));
-    t106 = Math.sqrt(Math.max(0, t104));
-  } else {
-    const t105 = (0.5 - (0.5 * inv));
-    t106 = (-Math.sqrt(Math.max(0, t105)));
+  let pace$1 = 0;
+  if ((t99 > 0)) {
+    let round_ = (t96 / t101);
+    let whole = Math.floor(round_);
+    let at = ((round_ - whole) * t99);
+    const t103 = (at | 0);
+    const t104 = (((t99 | 0) - 1) | 0);
+    let node = Math.min(t103, t104);
+    let f = (at - node);
+    let g = (1 - f);
+    let weight_x = (((g * g) * g) / 6);
+    let weight_y = ((((((3 * f) * f) * f) - ((6 * f) * f)) + 4) / 6);
+    let weight_z = ((((((3 * g) * g) * g) - ((6 * g) * g)) + 4) / 6);
+    let weight_w = (((f * f) * f) / 6);
+    let rate_x = (((-g) * g) * 0.5);
+    let rate_y = ((((3 * f) * f) - (4 * f)) * 0.5);
+    let rate_z = (((4 * g) - ((3 * g) * g)) * 0.5);
+    let rate_w = ((f * f) * 0.5);
+    const t105 = Math.imul(node, 2) * 4;
+    const t106 = t102[t105 + 0];
+    const t107 = t102[t105 + 1];
+    const t108 = t102[t105 + 2];
+    const t109 = t102[t105 + 3];
+    let a_x = t106;
+    let a_y = t107;
+    let a_z = t108;
+    const t110 = ((node + 1) | 0);
+    const t111 = Math.imul(t110, 2) * 4;
+    const t112 = t102[t111 + 0];
+    const t113 = t102[t111 + 1];
+    const t114 = t102[t111 + 2];
+    const t115 = t102[t111 + 3];
+    let b_x = t112;
+    let b_y = t113;
+    let b_z = t114;
+    const t116 = ((node + 2) | 0);
+    const t117 = Math.imul(t116, 2) * 4;
+    const t118 = t102[t117 + 0];
+    const t119 = t102[t117 + 1];
+    const t120 = t102[t117 + 2];
+    const t121 = t102[t117 + 3];
+    let c_x = t118;
+    let c_y = t119;
+    let c_z = t120;
+    const t122 = ((node + 3) | 0);
+    const t123 = Math.imul(t122, 2) * 4;
+    const t124 = t102[t123 + 0];
+    const t125 = t102[t123 + 1];
+    const t126 = t102[t123 + 2];
+    const t127 = t102[t123 + 3];
+    let d_x = t124;
+    let d_y = t125;
+    let d_z = t126;
+    origin_x$1 = (((((a_x * weight_x) + (b_x * weight_y)) + (c_x * weight_z)) + (d_x * weight_w)) - 0);
+    origin_y$1 = (((((a_y * weight_x) + (b_y * weight_y)) + (c_y * weight_z)) + (d_y * weight_w)) - 0);
+    origin_z$1 = (((((a_z * weight_x) + (b_z * weight_y)) + (c_z * weight_z)) + (d_z * weight_w)) - (t100 * whole));
+    let along_x = ((((a_x * rate_x) + (b_x * rate_y)) + (c_x * rate_z)) + (d_x * rate_w));
+    let along_y = ((((a_y * rate_x) + (b_y * rate_y)) + (c_y * rate_z)) + (d_y * rate_w));
+    let along_z = ((((a_z * rate_x) + (b_z * rate_y)) + (c_z * rate_z)) + (d_z * rate_w));
+    let quick = Math.sqrt((((along_x * along_x) + (along_y * along_y)) + (along_z * along_z)));
+    pace$1 = ((quick * t99) / t101);
+    const t128 = 1e-9;
+    const t129 = (-Math.max(quick, t128));
+    let back_x = (along_x / t129);
+    let back_y = (along_y / t129);
+    let back_z = (along_z / t129);
+    const t130 = ((Math.imul(node, 2) + 1) | 0) * 4;
+    const t131 = t102[t130 + 0];
+    const t132 = t102[t130 + 1];
+    const t133 = t102[t130 + 2];
+    const t134 = t102[t130 + 3];
+    const t135 = ((node + 1) | 0);
+    const t136 = ((Math.imul(t135, 2) + 1) | 0) * 4;
+    const t137 = t102[t136 + 0];
+    const t138 = t102[t136 + 1];
+    const t139 = t102[t136 + 2];
+    const t140 = t102[t136 + 3];
+    const t141 = ((node + 2) | 0);
+    const t142 = ((Math.imul(t141, 2) + 1) | 0) * 4;
+    const t143 = t102[t142 + 0];
+    const t144 = t102[t142 + 1];
+    const t145 = t102[t142 + 2];
+    const t146 = t102[t142 + 3];
+    const t147 = ((node + 3) | 0);
+    const t148 = ((Math.imul(t147, 2) + 1) | 0) * 4;
+    const t149 = t102[t148 + 0];
+    const t150 = t102[t148 + 1];
+    const t151 = t102[t148 + 2];
+    const t152 = t102[t148 + 3];
+    let up_x = ((((t131 * weight_x) + (t137 * weight_y)) + (t143 * weight_z)) + (t149 * weight_w));
+    let up_y = ((((t132 * weight_x) + (t138 * weight_y)) + (t144 * weight_z)) + (t150 * weight_w));
+    let up_z = ((((t133 * weight_x) + (t139 * weight_y)) + (t145 * weight_z)) + (t151 * weight_w));
+    const t153 = (up_y * back_z - up_z * back_y);
+    const t154 = (up_z * back_x - up_x * back_z);
+    const t155 = (up_x * back_y - up_y * back_x);
+    const t156 = (1 / Math.sqrt((((t153 * t153) + (t154 * t154)) + (t155 * t155))));
+    let right_x = (t153 * t156);
+    let right_y = (t154 * t156);
+    let right_z = (t155 * t156);
+    const t157 = right_x;
+    const t158 = right_y;
+    const t159 = right_z;
+    const t160 = (back_y * right_z - back_z * right_y);
+    const t161 = (back_z * right_x - back_x * right_z);
+    const t162 = (back_x * right_y - back_y * right_x);
+    const t163 = back_x;
+    const t164 = back_y;
+    const t165 = back_z;
+    let trace = ((t157 + t161) + t165);
+    let q_x = (t162 - t164);
+    let q_y = (t163 - t159);
+    let q_z = (t158 - t160);
+    let q_w = (1 + trace);
+    if ((trace < 0)) {
+      if (((t157 > t161) && (t157 > t165))) {
+        q_x = (((1 + t157) - t161) - t165);
+        q_y = (t158 + t160);
+        q_z = (t163 + t159);
+        q_w = (t162 - t164);
+      }
+      else {
+        if ((t161 > t165)) {
+          q_x = (t158 + t160);
+          q_y = (((1 + t161) - t165) - t157);
+          q_z = (t162 + t164);
+          q_w = (t163 - t159);
+        }
+        else {
+          q_x = (t163 + t159);
+          q_y = (t162 + t164);
+          q_z = (((1 + t165) - t157) - t161);
+          q_w = (t158 - t160);
+        }
+      }
+    }
+    const t166 = (1 / Math.sqrt(((((q_x * q_x) + (q_y * q_y)) + (q_z * q_z)) + (q_w * q_w))));
+    const t167 = (q_x * t166);
+    const t168 = (q_y * t166);
+    const t169 = (q_z * t166);
+    const t170 = (q_w * t166);
+    frame_x = t167;
+    frame_y = t168;
+    frame_z = t169;
+    frame_w = t170;
   }
-  let across = t106;
-  frame_x = (c * across);
-  frame_y = (s$7 * across);
-  frame_z = 0;
-  frame_w = half_;
+  else {
+    let turn$1 = (t96 * t98);
+    let r$7 = (turn$1 - Math.floor((turn$1 + 0.5)));
+    let a$6 = Math.abs(r$7);
+    const t171 = (0.5 - a$6);
+    let q$6 = (Math.min(a$6, t171) * 6.283185307179586);
+    let q2$6 = (q$6 * q$6);
+    let s$6 = (q$6 * (1 + (q2$6 * ((-0.16666666667) + (q2$6 * (0.0083333333333 + (q2$6 * ((-0.00019841269841) + (q2$6 * (0.0000027557319224 + (q2$6 * (-2.5052108385e-8))))))))))));
+    const t172 = ((r$7 < 0) ? (-s$6) : s$6);
+    let s$7 = t172;
+    const t173 = (turn$1 + 0.25);
+    let r$8 = (t173 - Math.floor((t173 + 0.5)));
+    let a$7 = Math.abs(r$8);
+    const t174 = (0.5 - a$7);
+    let q$7 = (Math.min(a$7, t174) * 6.283185307179586);
+    let q2$7 = (q$7 * q$7);
+    let s$8 = (q$7 * (1 + (q2$7 * ((-0.16666666667) + (q2$7 * (0.0083333333333 + (q2$7 * ((-0.00019841269841) + (q2$7 * (0.0000027557319224 + (q2$7 * (-2.5052108385e-8))))))))))));
+    const t175 = ((r$8 < 0) ? (-s$8) : s$8);
+    let c = t175;
+    origin_x$1 = (t97 * c);
+    origin_y$1 = (t97 * s$7);
+    origin_z$1 = (-t96);
+    let slope = ((t97 * 6.283185307179586) * t98);
+    pace$1 = Math.sqrt((1 + (slope * slope)));
+    let inv = (1 / pace$1);
+    let half_ = Math.sqrt((0.5 + (0.5 * inv)));
+    let t178 = 0;
+    if ((slope >= 0)) {
+      const t176 = (0.5 - (0.5 * inv));
+      t178 = Math.sqrt(Math.max(0, t176));
+    } else {
+      const t177 = (0.5 - (0.5 * inv));
+      t178 = (-Math.sqrt(Math.max(0, t177)));
+    }
+    let across = t178;
+    frame_x = (c * across);
+    frame_y = (s$7 * across);
+    frame_z = 0;
+    frame_w = half_;
+  }
   origin_x = origin_x$1;
   origin_y = origin_y$1;
   origin_z = origin_z$1;
@@ -1107,15 +1260,16 @@ export function fieldElement(id: number, seed: number, shape: number, extent_x: 
   rotation_y = frame_y;
   rotation_z = frame_z;
   rotation_w = frame_w;
+  pace = pace$1;
   let t_x = ((rotation_y * 0 - rotation_z * local_y) * 2);
   let t_y = ((rotation_z * local_x - rotation_x * 0) * 2);
   let t_z = ((rotation_x * local_y - rotation_y * local_x) * 2);
-  const t107 = ((local_x + (t_x * rotation_w)) + (rotation_y * t_z - rotation_z * t_y));
-  const t108 = ((local_y + (t_y * rotation_w)) + (rotation_z * t_x - rotation_x * t_z));
-  const t109 = ((0 + (t_z * rotation_w)) + (rotation_x * t_y - rotation_y * t_x));
-  position_x = (origin_x + t107);
-  position_y = (origin_y + t108);
-  position_z = (origin_z + t109);
+  const t179 = ((local_x + (t_x * rotation_w)) + (rotation_y * t_z - rotation_z * t_y));
+  const t180 = ((local_y + (t_y * rotation_w)) + (rotation_z * t_x - rotation_x * t_z));
+  const t181 = ((0 + (t_z * rotation_w)) + (rotation_x * t_y - rotation_y * t_x));
+  position_x = (origin_x + t179);
+  position_y = (origin_y + t180);
+  position_z = (origin_z + t181);
   RF[0] = position_x;
   RF[1] = position_y;
   RF[2] = position_z;
@@ -1128,7 +1282,7 @@ export function fieldElement(id: number, seed: number, shape: number, extent_x: 
   RF[9] = light;
   RF[10] = order;
 }
-export function fieldRun(first: number, end: number, seed: number, shape: number, extent_x: number, extent_y: number, extent_z: number, inner: number, at_x: number, at_y: number, at_z: number, grid_x: number, grid_y: number, grid_z: number, stride: number, jitter: number, radius: number, variation: number, sizeBy: number, profileA_x: number, profileA_y: number, profileA_z: number, profileA_w: number, profileB_x: number, profileB_y: number, profileB_z: number, profileB_w: number, glint: number, placeBy: number, placeSpread: number, placeScale_x: number, placeScale_y: number, placeScale_z: number, placePeriod_x: number, placePeriod_y: number, placePeriod_z: number, placeCycles: number, routeRadius: number, routeTurns: number, lap: number, position_o: Float64Array, rotation_o: Float64Array, size_o: Float64Array, place_o: Float64Array, light_o: Float64Array, order_o: Float64Array): void {
+export function fieldRun(first: number, end: number, seed: number, shape: number, extent_x: number, extent_y: number, extent_z: number, inner: number, at_x: number, at_y: number, at_z: number, grid_x: number, grid_y: number, grid_z: number, stride: number, jitter: number, radius: number, variation: number, sizeBy: number, profileA_x: number, profileA_y: number, profileA_z: number, profileA_w: number, profileB_x: number, profileB_y: number, profileB_z: number, profileB_w: number, glint: number, placeBy: number, placeSpread: number, placeScale_x: number, placeScale_y: number, placeScale_z: number, placePeriod_x: number, placePeriod_y: number, placePeriod_z: number, placeCycles: number, tile: number, course_x: number, course_y: number, course_z: number, course_w: number, track: Float64Array, lap: number, position_o: Float64Array, rotation_o: Float64Array, size_o: Float64Array, place_o: Float64Array, light_o: Float64Array, order_o: Float64Array): void {
   seed = seed | 0; shape = shape | 0; grid_x = grid_x | 0; grid_y = grid_y | 0; grid_z = grid_z | 0; stride = stride | 0; sizeBy = sizeBy | 0; placeBy = placeBy | 0; placePeriod_x = placePeriod_x | 0; placePeriod_y = placePeriod_y | 0; placePeriod_z = placePeriod_z | 0; placeCycles = placeCycles | 0;
   for (let k = first; k < end; k++) {
   const t0 = k;
@@ -1481,6 +1635,7 @@ export function fieldRun(first: number, end: number, seed: number, shape: number
   let origin_x = 0;
   let origin_y = 0;
   let origin_z = 0;
+  let pace = 0;
   const t73 = (-local_z);
   let origin_x$1 = 0;
   let origin_y$1 = 0;
@@ -1489,43 +1644,191 @@ export function fieldRun(first: number, end: number, seed: number, shape: number
   let frame_y = 0;
   let frame_z = 0;
   let frame_w = 0;
-  let turn$1 = (t73 * routeTurns);
-  let r$7 = (turn$1 - Math.floor((turn$1 + 0.5)));
-  let a$6 = Math.abs(r$7);
-  const t74 = (0.5 - a$6);
-  let q$6 = (Math.min(a$6, t74) * 6.283185307179586);
-  let q2$6 = (q$6 * q$6);
-  let s$6 = (q$6 * (1 + (q2$6 * ((-0.16666666667) + (q2$6 * (0.0083333333333 + (q2$6 * ((-0.00019841269841) + (q2$6 * (0.0000027557319224 + (q2$6 * (-2.5052108385e-8))))))))))));
-  const t75 = ((r$7 < 0) ? (-s$6) : s$6);
-  let s$7 = t75;
-  const t76 = (turn$1 + 0.25);
-  let r$8 = (t76 - Math.floor((t76 + 0.5)));
-  let a$7 = Math.abs(r$8);
-  const t77 = (0.5 - a$7);
-  let q$7 = (Math.min(a$7, t77) * 6.283185307179586);
-  let q2$7 = (q$7 * q$7);
-  let s$8 = (q$7 * (1 + (q2$7 * ((-0.16666666667) + (q2$7 * (0.0083333333333 + (q2$7 * ((-0.00019841269841) + (q2$7 * (0.0000027557319224 + (q2$7 * (-2.5052108385e-8))))))))))));
-  const t78 = ((r$8 < 0) ? (-s$8) : s$8);
-  let c = t78;
-  origin_x$1 = (routeRadius * c);
-  origin_y$1 = (routeRadius * s$7);
-  origin_z$1 = (-t73);
-  let slope = ((routeRadius * 6.283185307179586) * routeTurns);
-  let inv = (1 / Math.sqrt((1 + (slope * slope))));
-  let half_ = Math.sqrt((0.5 + (0.5 * inv)));
-  let t81 = 0;
-  if ((slope >= 0)) {
-    const t79 = (0.5 - (0.5 * inv));
-    t81 = Math.sqrt(Math.max(0, t79));
-  } else {
-    const t80 = (0.5 - (0.5 * inv));
-    t81 = (-Math.sqrt(Math.max(0, t80)));
+  let pace$1 = 0;
+  if ((course_z > 0)) {
+    let round_ = (t73 / tile);
+    let whole = Math.floor(round_);
+    let at = ((round_ - whole) * course_z);
+    const t74 = (at | 0);
+    const t75 = (((course_z | 0) - 1) | 0);
+    let node = Math.min(t74, t75);
+    let f = (at - node);
+    let g = (1 - f);
+    let weight_x = (((g * g) * g) / 6);
+    let weight_y = ((((((3 * f) * f) * f) - ((6 * f) * f)) + 4) / 6);
+    let weight_z = ((((((3 * g) * g) * g) - ((6 * g) * g)) + 4) / 6);
+    let weight_w = (((f * f) * f) / 6);
+    let rate_x = (((-g) * g) * 0.5);
+    let rate_y = ((((3 * f) * f) - (4 * f)) * 0.5);
+    let rate_z = (((4 * g) - ((3 * g) * g)) * 0.5);
+    let rate_w = ((f * f) * 0.5);
+    const t76 = Math.imul(node, 2) * 4;
+    const t77 = track[t76 + 0];
+    const t78 = track[t76 + 1];
+    const t79 = track[t76 + 2];
+    const t80 = track[t76 + 3];
+    let a_x = t77;
+    let a_y = t78;
+    let a_z = t79;
+    const t81 = ((node + 1) | 0);
+    const t82 = Math.imul(t81, 2) * 4;
+    const t83 = track[t82 + 0];
+    const t84 = track[t82 + 1];
+    const t85 = track[t82 + 2];
+    const t86 = track[t82 + 3];
+    let b_x = t83;
+    let b_y = t84;
+    let b_z = t85;
+    const t87 = ((node + 2) | 0);
+    const t88 = Math.imul(t87, 2) * 4;
+    const t89 = track[t88 + 0];
+    const t90 = track[t88 + 1];
+    const t91 = track[t88 + 2];
+    const t92 = track[t88 + 3];
+    let c_x = t89;
+    let c_y = t90;
+    let c_z = t91;
+    const t93 = ((node + 3) | 0);
+    const t94 = Math.imul(t93, 2) * 4;
+    const t95 = track[t94 + 0];
+    const t96 = track[t94 + 1];
+    const t97 = track[t94 + 2];
+    const t98 = track[t94 + 3];
+    let d_x = t95;
+    let d_y = t96;
+    let d_z = t97;
+    origin_x$1 = (((((a_x * weight_x) + (b_x * weight_y)) + (c_x * weight_z)) + (d_x * weight_w)) - 0);
+    origin_y$1 = (((((a_y * weight_x) + (b_y * weight_y)) + (c_y * weight_z)) + (d_y * weight_w)) - 0);
+    origin_z$1 = (((((a_z * weight_x) + (b_z * weight_y)) + (c_z * weight_z)) + (d_z * weight_w)) - (course_w * whole));
+    let along_x = ((((a_x * rate_x) + (b_x * rate_y)) + (c_x * rate_z)) + (d_x * rate_w));
+    let along_y = ((((a_y * rate_x) + (b_y * rate_y)) + (c_y * rate_z)) + (d_y * rate_w));
+    let along_z = ((((a_z * rate_x) + (b_z * rate_y)) + (c_z * rate_z)) + (d_z * rate_w));
+    let quick = Math.sqrt((((along_x * along_x) + (along_y * along_y)) + (along_z * along_z)));
+    pace$1 = ((quick * course_z) / tile);
+    const t99 = 1e-9;
+    const t100 = (-Math.max(quick, t99));
+    let back_x = (along_x / t100);
+    let back_y = (along_y / t100);
+    let back_z = (along_z / t100);
+    const t101 = ((Math.imul(node, 2) + 1) | 0) * 4;
+    const t102 = track[t101 + 0];
+    const t103 = track[t101 + 1];
+    const t104 = track[t101 + 2];
+    const t105 = track[t101 + 3];
+    const t106 = ((node + 1) | 0);
+    const t107 = ((Math.imul(t106, 2) + 1) | 0) * 4;
+    const t108 = track[t107 + 0];
+    const t109 = track[t107 + 1];
+    const t110 = track[t107 + 2];
+    const t111 = track[t107 + 3];
+    const t112 = ((node + 2) | 0);
+    const t113 = ((Math.imul(t112, 2) + 1) | 0) * 4;
+    const t114 = track[t113 + 0];
+    const t115 = track[t113 + 1];
+    const t116 = track[t113 + 2];
+    const t117 = track[t113 + 3];
+    const t118 = ((node + 3) | 0);
+    const t119 = ((Math.imul(t118, 2) + 1) | 0) * 4;
+    const t120 = track[t119 + 0];
+    const t121 = track[t119 + 1];
+    const t122 = track[t119 + 2];
+    const t123 = track[t119 + 3];
+    let up_x = ((((t102 * weight_x) + (t108 * weight_y)) + (t114 * weight_z)) + (t120 * weight_w));
+    let up_y = ((((t103 * weight_x) + (t109 * weight_y)) + (t115 * weight_z)) + (t121 * weight_w));
+    let up_z = ((((t104 * weight_x) + (t110 * weight_y)) + (t116 * weight_z)) + (t122 * weight_w));
+    const t124 = (up_y * back_z - up_z * back_y);
+    const t125 = (up_z * back_x - up_x * back_z);
+    const t126 = (up_x * back_y - up_y * back_x);
+    const t127 = (1 / Math.sqrt((((t124 * t124) + (t125 * t125)) + (t126 * t126))));
+    let right_x = (t124 * t127);
+    let right_y = (t125 * t127);
+    let right_z = (t126 * t127);
+    const t128 = right_x;
+    const t129 = right_y;
+    const t130 = right_z;
+    const t131 = (back_y * right_z - back_z * right_y);
+    const t132 = (back_z * right_x - back_x * right_z);
+    const t133 = (back_x * right_y - back_y * right_x);
+    const t134 = back_x;
+    const t135 = back_y;
+    const t136 = back_z;
+    let trace = ((t128 + t132) + t136);
+    let q_x = (t133 - t135);
+    let q_y = (t134 - t130);
+    let q_z = (t129 - t131);
+    let q_w = (1 + trace);
+    if ((trace < 0)) {
+      if (((t128 > t132) && (t128 > t136))) {
+        q_x = (((1 + t128) - t132) - t136);
+        q_y = (t129 + t131);
+        q_z = (t134 + t130);
+        q_w = (t133 - t135);
+      }
+      else {
+        if ((t132 > t136)) {
+          q_x = (t129 + t131);
+          q_y = (((1 + t132) - t136) - t128);
+          q_z = (t133 + t135);
+          q_w = (t134 - t130);
+        }
+        else {
+          q_x = (t134 + t130);
+          q_y = (t133 + t135);
+          q_z = (((1 + t136) - t128) - t132);
+          q_w = (t129 - t131);
+        }
+      }
+    }
+    const t137 = (1 / Math.sqrt(((((q_x * q_x) + (q_y * q_y)) + (q_z * q_z)) + (q_w * q_w))));
+    const t138 = (q_x * t137);
+    const t139 = (q_y * t137);
+    const t140 = (q_z * t137);
+    const t141 = (q_w * t137);
+    frame_x = t138;
+    frame_y = t139;
+    frame_z = t140;
+    frame_w = t141;
   }
-  let across = t81;
-  frame_x = (c * across);
-  frame_y = (s$7 * across);
-  frame_z = 0;
-  frame_w = half_;
+  else {
+    let turn$1 = (t73 * course_y);
+    let r$7 = (turn$1 - Math.floor((turn$1 + 0.5)));
+    let a$6 = Math.abs(r$7);
+    const t142 = (0.5 - a$6);
+    let q$6 = (Math.min(a$6, t142) * 6.283185307179586);
+    let q2$6 = (q$6 * q$6);
+    let s$6 = (q$6 * (1 + (q2$6 * ((-0.16666666667) + (q2$6 * (0.0083333333333 + (q2$6 * ((-0.00019841269841) + (q2$6 * (0.0000027557319224 + (q2$6 * (-2.5052108385e-8))))))))))));
+    const t143 = ((r$7 < 0) ? (-s$6) : s$6);
+    let s$7 = t143;
+    const t144 = (turn$1 + 0.25);
+    let r$8 = (t144 - Math.floor((t144 + 0.5)));
+    let a$7 = Math.abs(r$8);
+    const t145 = (0.5 - a$7);
+    let q$7 = (Math.min(a$7, t145) * 6.283185307179586);
+    let q2$7 = (q$7 * q$7);
+    let s$8 = (q$7 * (1 + (q2$7 * ((-0.16666666667) + (q2$7 * (0.0083333333333 + (q2$7 * ((-0.00019841269841) + (q2$7 * (0.0000027557319224 + (q2$7 * (-2.5052108385e-8))))))))))));
+    const t146 = ((r$8 < 0) ? (-s$8) : s$8);
+    let c = t146;
+    origin_x$1 = (course_x * c);
+    origin_y$1 = (course_x * s$7);
+    origin_z$1 = (-t73);
+    let slope = ((course_x * 6.283185307179586) * course_y);
+    pace$1 = Math.sqrt((1 + (slope * slope)));
+    let inv = (1 / pace$1);
+    let half_ = Math.sqrt((0.5 + (0.5 * inv)));
+    let t149 = 0;
+    if ((slope >= 0)) {
+      const t147 = (0.5 - (0.5 * inv));
+      t149 = Math.sqrt(Math.max(0, t147));
+    } else {
+      const t148 = (0.5 - (0.5 * inv));
+      t149 = (-Math.sqrt(Math.max(0, t148)));
+    }
+    let across = t149;
+    frame_x = (c * across);
+    frame_y = (s$7 * across);
+    frame_z = 0;
+    frame_w = half_;
+  }
   origin_x = origin_x$1;
   origin_y = origin_y$1;
   origin_z = origin_z$1;
@@ -1533,15 +1836,16 @@ export function fieldRun(first: number, end: number, seed: number, shape: number
   rotation_y = frame_y;
   rotation_z = frame_z;
   rotation_w = frame_w;
+  pace = pace$1;
   let t_x = ((rotation_y * 0 - rotation_z * local_y) * 2);
   let t_y = ((rotation_z * local_x - rotation_x * 0) * 2);
   let t_z = ((rotation_x * local_y - rotation_y * local_x) * 2);
-  const t82 = ((local_x + (t_x * rotation_w)) + (rotation_y * t_z - rotation_z * t_y));
-  const t83 = ((local_y + (t_y * rotation_w)) + (rotation_z * t_x - rotation_x * t_z));
-  const t84 = ((0 + (t_z * rotation_w)) + (rotation_x * t_y - rotation_y * t_x));
-  position_x = (origin_x + t82);
-  position_y = (origin_y + t83);
-  position_z = (origin_z + t84);
+  const t150 = ((local_x + (t_x * rotation_w)) + (rotation_y * t_z - rotation_z * t_y));
+  const t151 = ((local_y + (t_y * rotation_w)) + (rotation_z * t_x - rotation_x * t_z));
+  const t152 = ((0 + (t_z * rotation_w)) + (rotation_x * t_y - rotation_y * t_x));
+  position_x = (origin_x + t150);
+  position_y = (origin_y + t151);
+  position_z = (origin_z + t152);
   position_o[k * 3] = position_x;
   position_o[k * 3 + 1] = position_y;
   position_o[k * 3 + 2] = position_z;
@@ -1557,7 +1861,7 @@ export function fieldRun(first: number, end: number, seed: number, shape: number
 }
 
 /** Parameters of each exported kernel, in order: name, GLSL type, direction. */
-export const signatures = {"fieldElement":[{"name":"id","type":"uint","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"shape","type":"int","direction":"in"},{"name":"extent","type":"vec3","direction":"in"},{"name":"inner","type":"float","direction":"in"},{"name":"at","type":"vec3","direction":"in"},{"name":"grid","type":"ivec3","direction":"in"},{"name":"stride","type":"int","direction":"in"},{"name":"jitter","type":"float","direction":"in"},{"name":"radius","type":"float","direction":"in"},{"name":"variation","type":"float","direction":"in"},{"name":"sizeBy","type":"int","direction":"in"},{"name":"profileA","type":"vec4","direction":"in"},{"name":"profileB","type":"vec4","direction":"in"},{"name":"glint","type":"float","direction":"in"},{"name":"placeBy","type":"int","direction":"in"},{"name":"placeSpread","type":"float","direction":"in"},{"name":"placeScale","type":"vec3","direction":"in"},{"name":"placePeriod","type":"ivec3","direction":"in"},{"name":"placeCycles","type":"int","direction":"in"},{"name":"routeRadius","type":"float","direction":"in"},{"name":"routeTurns","type":"float","direction":"in"},{"name":"lap","type":"float","direction":"in"},{"name":"position","type":"vec3","direction":"out"},{"name":"rotation","type":"vec4","direction":"out"},{"name":"size","type":"float","direction":"out"},{"name":"place","type":"float","direction":"out"},{"name":"light","type":"float","direction":"out"},{"name":"order","type":"float","direction":"out"}]} as const;
+export const signatures = {"fieldElement":[{"name":"id","type":"uint","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"shape","type":"int","direction":"in"},{"name":"extent","type":"vec3","direction":"in"},{"name":"inner","type":"float","direction":"in"},{"name":"at","type":"vec3","direction":"in"},{"name":"grid","type":"ivec3","direction":"in"},{"name":"stride","type":"int","direction":"in"},{"name":"jitter","type":"float","direction":"in"},{"name":"radius","type":"float","direction":"in"},{"name":"variation","type":"float","direction":"in"},{"name":"sizeBy","type":"int","direction":"in"},{"name":"profileA","type":"vec4","direction":"in"},{"name":"profileB","type":"vec4","direction":"in"},{"name":"glint","type":"float","direction":"in"},{"name":"placeBy","type":"int","direction":"in"},{"name":"placeSpread","type":"float","direction":"in"},{"name":"placeScale","type":"vec3","direction":"in"},{"name":"placePeriod","type":"ivec3","direction":"in"},{"name":"placeCycles","type":"int","direction":"in"},{"name":"tile","type":"float","direction":"in"},{"name":"course","type":"vec4","direction":"in"},{"name":"track","type":"sampler2D","direction":"in"},{"name":"lap","type":"float","direction":"in"},{"name":"position","type":"vec3","direction":"out"},{"name":"rotation","type":"vec4","direction":"out"},{"name":"size","type":"float","direction":"out"},{"name":"place","type":"float","direction":"out"},{"name":"light","type":"float","direction":"out"},{"name":"order","type":"float","direction":"out"}]} as const;
 
 /** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */
 export const sources: Record<string, string> = {
@@ -1565,6 +1869,70 @@ export const sources: Record<string, string> = {
   ...from1,
   ...from2,
   ...from3,
+  'space/route.glsl': `
+vec3 trackNode(sampler2D track, int node) { return texelFetch(track, ivec2(node * 2, 0), 0).xyz; }
+vec3 trackUpright(sampler2D track, int node) { return texelFetch(track, ivec2(node * 2 + 1, 0), 0).xyz; }
+
+void routeFrame(float advance, vec4 course, float period, sampler2D track, out vec3 origin, out vec4 frame, out float pace) {
+  if (course.z > 0.0) {
+    float round_ = advance / period;
+    float whole = floor(round_);
+    float at = (round_ - whole) * course.z;
+    int node = min(int(at), int(course.z) - 1);
+    float f = at - float(node);
+    float g = 1.0 - f;
+    vec4 weight = vec4(g * g * g, 3.0 * f * f * f - 6.0 * f * f + 4.0, 3.0 * g * g * g - 6.0 * g * g + 4.0, f * f * f) / 6.0;
+    vec4 rate = vec4(-g * g, 3.0 * f * f - 4.0 * f, 4.0 * g - 3.0 * g * g, f * f) * 0.5;
+    vec3 a = trackNode(track, node);
+    vec3 b = trackNode(track, node + 1);
+    vec3 c = trackNode(track, node + 2);
+    vec3 d = trackNode(track, node + 3);
+    origin = a * weight.x + b * weight.y + c * weight.z + d * weight.w - vec3(0.0, 0.0, course.w * whole);
+    vec3 along = a * rate.x + b * rate.y + c * rate.z + d * rate.w;
+    float quick = length(along);
+    pace = quick * course.z / period;
+    vec3 back = along / -max(quick, 1e-9);
+    vec3 up = trackUpright(track, node) * weight.x + trackUpright(track, node + 1) * weight.y
+            + trackUpright(track, node + 2) * weight.z + trackUpright(track, node + 3) * weight.w;
+    vec3 right = normalize(cross(up, back));
+    frame = quatFrom(right, cross(back, right), back);
+  } else {
+    float turn = advance * course.y;
+    float s = sinTurn(turn);
+    float c = cosTurn(turn);
+    origin = vec3(course.x * c, course.x * s, -advance);
+    float slope = course.x * TAU * course.y;
+    // leaning from straight ahead into the tangent is one rotation about the direction outwards
+    pace = sqrt(1.0 + slope * slope);
+    float inv = 1.0 / pace;
+    float half_ = sqrt(0.5 + 0.5 * inv);
+    float across = slope >= 0.0 ? sqrt(max(0.0, 0.5 - 0.5 * inv)) : -sqrt(max(0.0, 0.5 - 0.5 * inv));
+    frame = vec4(c * across, s * across, 0.0, half_);
+  }
+}
+
+vec3 fromTrack(vec3 place, vec4 course, sampler2D track) {
+  vec3 before = trackNode(track, 0);
+  vec3 here = trackNode(track, 1);
+  vec3 from = vec3(0.0);
+  vec3 nearest = vec3(1e9);
+  for (int i = 0; i < 129; i++) {
+    vec3 after = trackNode(track, i + 2);
+    vec3 to = (before + here * 4.0 + after) / 6.0;
+    if (i > 0) {
+      vec3 step_ = to - from;
+      vec3 away = place - from;
+      if (course.w > 0.0) away.z -= course.w * floor(away.z / course.w + 0.5);
+      vec3 off = away - step_ * clamp(dot(away, step_) / max(dot(step_, step_), 1e-12), 0.0, 1.0);
+      if (dot(off, off) < dot(nearest, nearest)) nearest = off;
+    }
+    from = to;
+    before = here;
+    here = after;
+  }
+  return nearest;
+}
+`,
   'layers/field/field.glsl': `
 vec3 fieldRest(int shape, vec3 u, vec3 extent, float inner) {
   if (shape == 0) return (u - 0.5) * extent;
@@ -1587,8 +1955,8 @@ vec3 fieldRest(int shape, vec3 u, vec3 extent, float inner) {
 
 void fieldElement(uint id, uint seed, int shape, vec3 extent, float inner, vec3 at, ivec3 grid, int stride, float jitter,
                   float radius, float variation, int sizeBy, vec4 profileA, vec4 profileB, float glint, int placeBy,
-                  float placeSpread, vec3 placeScale, ivec3 placePeriod, int placeCycles, float routeRadius,
-                  float routeTurns, float lap, out vec3 position, out vec4 rotation, out float size, out float place,
+                  float placeSpread, vec3 placeScale, ivec3 placePeriod, int placeCycles, float tile,
+                  vec4 course, sampler2D track, float lap, out vec3 position, out vec4 rotation, out float size, out float place,
                   out float light, out float order) {
   uvec4 h = pcg4d(uvec4(id, seed, 3u, 0u));
   vec3 local;
@@ -1626,7 +1994,8 @@ void fieldElement(uint id, uint seed, int shape, vec3 extent, float inner, vec3 
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
   // local.z is a position; the route runs along -z
   vec3 origin;
-  routeFrame(-local.z, routeRadius, routeTurns, origin, rotation);
+  float pace;
+  routeFrame(-local.z, course, tile, track, origin, rotation, pace);
   position = origin + rotateBy(rotation, vec3(local.xy, 0.0));
 }
 `,

@@ -35,8 +35,8 @@ vec3 fieldRest(int shape, vec3 u, vec3 extent, float inner) {
 // brighter; lap: time in laps; place: where on the gradient, 0..1; order: 0..1 by chance.
 void fieldElement(uint id, uint seed, int shape, vec3 extent, float inner, vec3 at, ivec3 grid, int stride, float jitter,
                   float radius, float variation, int sizeBy, vec4 profileA, vec4 profileB, float glint, int placeBy,
-                  float placeSpread, vec3 placeScale, ivec3 placePeriod, int placeCycles, float routeRadius,
-                  float routeTurns, float lap, out vec3 position, out vec4 rotation, out float size, out float place,
+                  float placeSpread, vec3 placeScale, ivec3 placePeriod, int placeCycles, float tile,
+                  vec4 course, sampler2D track, float lap, out vec3 position, out vec4 rotation, out float size, out float place,
                   out float light, out float order) {
   uvec4 h = pcg4d(uvec4(id, seed, 3u, 0u));
   vec3 local;
@@ -74,6 +74,7 @@ void fieldElement(uint id, uint seed, int shape, vec3 extent, float inner, vec3 
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
   // local.z is a position; the route runs along -z
   vec3 origin;
-  routeFrame(-local.z, routeRadius, routeTurns, origin, rotation);
+  float pace;
+  routeFrame(-local.z, course, tile, track, origin, rotation, pace);
   position = origin + rotateBy(rotation, vec3(local.xy, 0.0));
 }

@@ -3,6 +3,7 @@ import { animated, choice, gradient, integer, layerRef, number, profile } from '
 import { evaluateAnimated } from '../../time/animated';
 import { fitNoise } from '../../treatments/base';
 import { DARK, layerBase, layerSeed } from '../base';
+import { carriedAlong, courseValues } from '../course';
 import type { LayerDefinition } from '../definition';
 import { gridParts, sliceOrder } from './slices';
 import { fieldRun, signatures, sources } from './field.gen';
@@ -282,18 +283,20 @@ export const field: LayerDefinition<FieldLayer> = {
       placeScale: patch.scale,
       placePeriod: patch.period,
       placeCycles: layer.placeCycles,
-      routeRadius: route.radius,
-      routeTurns: route.turnsPerMetre,
+      tile,
+      ...courseValues(route),
       lap: phase,
     };
   },
   drawings(layer, share, context) {
     const count = field.elementCount(layer, share, context);
-    if (layer.shape === 'grid') {
+    const drawn = context.routeOf(layer.follow).track !== null;
+    if (layer.shape === 'grid' && !drawn) {
       const [x, y, z] = gridRows(layer);
       return [{ as: 'sprites', ...gridParts(x * y, z / gridStride(layer, share), layer.jitter) }];
     }
-    if (tiled(layer)) return [{ as: 'sprites', ...sliceOrder(count, layer.seed) }];
+    // along a drawn route a slice may be anywhere
+    if (tiled(layer) && !drawn) return [{ as: 'sprites', ...sliceOrder(count, layer.seed) }];
     return [
       {
         as: 'sprites',
@@ -302,7 +305,12 @@ export const field: LayerDefinition<FieldLayer> = {
       },
     ];
   },
-  structure: (layer) => [tiled(layer), layer.seed, layer.shape === 'grid' && [gridRows(layer), layer.jitter]],
+  structure: (layer, context) => [
+    context.routeOf(layer.follow).track !== null,
+    tiled(layer),
+    layer.seed,
+    layer.shape === 'grid' && [gridRows(layer), layer.jitter],
+  ],
   look: (layer) => ({
     softness: layer.softness,
     lineWidth: 0,
@@ -314,21 +322,20 @@ export const field: LayerDefinition<FieldLayer> = {
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
   extent(layer, context) {
-    const { radius } = context.routeOf(layer.follow);
-    const across = Math.hypot(layer.width, layer.height) / 2;
-    return {
+    const across = Math.hypot(Math.abs(layer.aside) + layer.width / 2, Math.abs(layer.above) + layer.height / 2);
+    const straight = {
       halfWidth: layer.width / 2,
       halfHeight: layer.height / 2,
-      centre: [layer.aside, layer.above],
+      centre: [layer.aside, layer.above] as const,
       from: tiled(layer) ? 0 : layer.ahead - layer.depth / 2,
       to: tiled(layer) ? context.tile : layer.ahead + layer.depth / 2,
-      bend: radius,
-      // a winding route tilts the section along the travel
-      carried: radius > 0 ? across : 0,
+      bend: 0,
+      carried: 0,
       body: 0,
       grown: 1,
       tilted: 0,
     };
+    return carriedAlong(straight, context.routeOf(layer.follow), across);
   },
   closingSteps: () => ({}),
 };

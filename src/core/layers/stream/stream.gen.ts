@@ -2,7 +2,7 @@
 // @ts-nocheck: unrolled loops compare constants
 import { sources as from0 } from '../../random/hash.gen';
 import { sources as from1 } from '../../noise/flow.gen';
-import { sources as from2 } from '../../space/route.gen';
+import { sources as from2 } from '../../space/rotation.gen';
 import { sources as from3 } from '../../space/profile.gen';
 export const RF = new Float64Array(12), RI = new Int32Array(5);
 export function flowNoise$(): void {
@@ -798,7 +798,7 @@ export function curl$(): void {
   RF[2] = (b_x - a_y);
   return;
 }
-export function streamElement(id: number, rest_x: number, rest_y: number, rest_z: number, rest_w: number, seed: number, births: number, drawn: number, step_: number, generations: number, seconds: number, form: number, extent_x: number, extent_y: number, extent_z: number, heading_x: number, heading_y: number, heading_z: number, speed: number, speedSpread: number, spread: number, outwards: number, life: number, lifeSpread: number, early: number, drag: number, wind_x: number, wind_y: number, wind_z: number, gravity_x: number, gravity_y: number, gravity_z: number, turbulence: number, whirlScale_x: number, whirlScale_y: number, whirlScale_z: number, whirlPeriod_x: number, whirlPeriod_y: number, whirlPeriod_z: number, whirlCycles: number, groups: number, groupFactors_x: number, groupFactors_y: number, groupFactors_z: number, groupFactors_w: number, travel: number, tile: number, circle: number, circleTurns: number, routeRadius: number, routeTurns: number, routeOn: number, radius: number, variation: number, sizeA_x: number, sizeA_y: number, sizeA_z: number, sizeA_w: number, sizeB_x: number, sizeB_y: number, sizeB_z: number, sizeB_w: number, lightA_x: number, lightA_y: number, lightA_z: number, lightA_w: number, lightB_x: number, lightB_y: number, lightB_z: number, lightB_w: number, placeBy: number, placeSpread: number, lap: number): void {
+export function streamElement(id: number, rest_x: number, rest_y: number, rest_z: number, rest_w: number, seed: number, births: number, drawn: number, step_: number, generations: number, seconds: number, form: number, extent_x: number, extent_y: number, extent_z: number, heading_x: number, heading_y: number, heading_z: number, speed: number, speedSpread: number, spread: number, outwards: number, life: number, lifeSpread: number, early: number, drag: number, wind_x: number, wind_y: number, wind_z: number, gravity_x: number, gravity_y: number, gravity_z: number, turbulence: number, whirlScale_x: number, whirlScale_y: number, whirlScale_z: number, whirlPeriod_x: number, whirlPeriod_y: number, whirlPeriod_z: number, whirlCycles: number, groups: number, groupFactors_x: number, groupFactors_y: number, groupFactors_z: number, groupFactors_w: number, travel: number, tile: number, circle: number, circleTurns: number, course_x: number, course_y: number, course_z: number, course_w: number, track: Float64Array, routeOn: number, radius: number, variation: number, sizeA_x: number, sizeA_y: number, sizeA_z: number, sizeA_w: number, sizeB_x: number, sizeB_y: number, sizeB_z: number, sizeB_w: number, lightA_x: number, lightA_y: number, lightA_z: number, lightA_w: number, lightB_x: number, lightB_y: number, lightB_z: number, lightB_w: number, placeBy: number, placeSpread: number, lap: number): void {
   let position_x = 0;
   let position_y = 0;
   let position_z = 0;
@@ -1131,6 +1131,7 @@ export function streamElement(id: number, rest_x: number, rest_y: number, rest_z
   if ((routeOn > 0.5)) {
     const t68 = ((then * travel) / tile);
     let advance = ((t68 - Math.floor(t68)) * tile);
+    let pace = 0;
     let origin_x = 0;
     let origin_y = 0;
     let origin_z = 0;
@@ -1139,8 +1140,12 @@ export function streamElement(id: number, rest_x: number, rest_y: number, rest_z
     let frame_z = 0;
     let frame_w = 0;
     const t69 = advance;
-    const t70 = routeRadius;
-    const t71 = routeTurns;
+    const t70 = course_x;
+    const t71 = course_y;
+    const t72 = course_z;
+    const t73 = course_w;
+    const t74 = tile;
+    const t75 = track;
     let origin_x$1 = 0;
     let origin_y$1 = 0;
     let origin_z$1 = 0;
@@ -1148,43 +1153,191 @@ export function streamElement(id: number, rest_x: number, rest_y: number, rest_z
     let frame_y$1 = 0;
     let frame_z$1 = 0;
     let frame_w$1 = 0;
-    let turn$1 = (t69 * t71);
-    let r$8 = (turn$1 - Math.floor((turn$1 + 0.5)));
-    let a$8 = Math.abs(r$8);
-    const t72 = (0.5 - a$8);
-    let q$8 = (Math.min(a$8, t72) * 6.283185307179586);
-    let q2$8 = (q$8 * q$8);
-    let s$8 = (q$8 * (1 + (q2$8 * ((-0.16666666667) + (q2$8 * (0.0083333333333 + (q2$8 * ((-0.00019841269841) + (q2$8 * (0.0000027557319224 + (q2$8 * (-2.5052108385e-8))))))))))));
-    const t73 = ((r$8 < 0) ? (-s$8) : s$8);
-    let s$9 = t73;
-    const t74 = (turn$1 + 0.25);
-    let r$9 = (t74 - Math.floor((t74 + 0.5)));
-    let a$9 = Math.abs(r$9);
-    const t75 = (0.5 - a$9);
-    let q$9 = (Math.min(a$9, t75) * 6.283185307179586);
-    let q2$9 = (q$9 * q$9);
-    let s$10 = (q$9 * (1 + (q2$9 * ((-0.16666666667) + (q2$9 * (0.0083333333333 + (q2$9 * ((-0.00019841269841) + (q2$9 * (0.0000027557319224 + (q2$9 * (-2.5052108385e-8))))))))))));
-    const t76 = ((r$9 < 0) ? (-s$10) : s$10);
-    let c = t76;
-    origin_x$1 = (t70 * c);
-    origin_y$1 = (t70 * s$9);
-    origin_z$1 = (-t69);
-    let slope = ((t70 * 6.283185307179586) * t71);
-    let inv = (1 / Math.sqrt((1 + (slope * slope))));
-    let half_ = Math.sqrt((0.5 + (0.5 * inv)));
-    let t79 = 0;
-    if ((slope >= 0)) {
-      const t77 = (0.5 - (0.5 * inv));
-      t79 = Math.sqrt(Math.max(0, t77));
-    } else {
-      const t78 = (0.5 - (0.5 * inv));
-      t79 = (-Math.sqrt(Math.max(0, t78)));
+    let pace$1 = 0;
+    if ((t72 > 0)) {
+      let round_ = (t69 / t74);
+      let whole = Math.floor(round_);
+      let at = ((round_ - whole) * t72);
+      const t76 = (at | 0);
+      const t77 = (((t72 | 0) - 1) | 0);
+      let node = Math.min(t76, t77);
+      let f = (at - node);
+      let g = (1 - f);
+      let weight_x = (((g * g) * g) / 6);
+      let weight_y = ((((((3 * f) * f) * f) - ((6 * f) * f)) + 4) / 6);
+      let weight_z = ((((((3 * g) * g) * g) - ((6 * g) * g)) + 4) / 6);
+      let weight_w = (((f * f) * f) / 6);
+      let rate_x = (((-g) * g) * 0.5);
+      let rate_y = ((((3 * f) * f) - (4 * f)) * 0.5);
+      let rate_z = (((4 * g) - ((3 * g) * g)) * 0.5);
+      let rate_w = ((f * f) * 0.5);
+      const t78 = Math.imul(node, 2) * 4;
+      const t79 = t75[t78 + 0];
+      const t80 = t75[t78 + 1];
+      const t81 = t75[t78 + 2];
+      const t82 = t75[t78 + 3];
+      let a_x = t79;
+      let a_y = t80;
+      let a_z = t81;
+      const t83 = ((node + 1) | 0);
+      const t84 = Math.imul(t83, 2) * 4;
+      const t85 = t75[t84 + 0];
+      const t86 = t75[t84 + 1];
+      const t87 = t75[t84 + 2];
+      const t88 = t75[t84 + 3];
+      let b_x = t85;
+      let b_y = t86;
+      let b_z = t87;
+      const t89 = ((node + 2) | 0);
+      const t90 = Math.imul(t89, 2) * 4;
+      const t91 = t75[t90 + 0];
+      const t92 = t75[t90 + 1];
+      const t93 = t75[t90 + 2];
+      const t94 = t75[t90 + 3];
+      let c_x = t91;
+      let c_y = t92;
+      let c_z = t93;
+      const t95 = ((node + 3) | 0);
+      const t96 = Math.imul(t95, 2) * 4;
+      const t97 = t75[t96 + 0];
+      const t98 = t75[t96 + 1];
+      const t99 = t75[t96 + 2];
+      const t100 = t75[t96 + 3];
+      let d_x = t97;
+      let d_y = t98;
+      let d_z = t99;
+      origin_x$1 = (((((a_x * weight_x) + (b_x * weight_y)) + (c_x * weight_z)) + (d_x * weight_w)) - 0);
+      origin_y$1 = (((((a_y * weight_x) + (b_y * weight_y)) + (c_y * weight_z)) + (d_y * weight_w)) - 0);
+      origin_z$1 = (((((a_z * weight_x) + (b_z * weight_y)) + (c_z * weight_z)) + (d_z * weight_w)) - (t73 * whole));
+      let along_x = ((((a_x * rate_x) + (b_x * rate_y)) + (c_x * rate_z)) + (d_x * rate_w));
+      let along_y = ((((a_y * rate_x) + (b_y * rate_y)) + (c_y * rate_z)) + (d_y * rate_w));
+      let along_z = ((((a_z * rate_x) + (b_z * rate_y)) + (c_z * rate_z)) + (d_z * rate_w));
+      let quick = Math.sqrt((((along_x * along_x) + (along_y * along_y)) + (along_z * along_z)));
+      pace$1 = ((quick * t72) / t74);
+      const t101 = 1e-9;
+      const t102 = (-Math.max(quick, t101));
+      let back_x = (along_x / t102);
+      let back_y = (along_y / t102);
+      let back_z = (along_z / t102);
+      const t103 = ((Math.imul(node, 2) + 1) | 0) * 4;
+      const t104 = t75[t103 + 0];
+      const t105 = t75[t103 + 1];
+      const t106 = t75[t103 + 2];
+      const t107 = t75[t103 + 3];
+      const t108 = ((node + 1) | 0);
+      const t109 = ((Math.imul(t108, 2) + 1) | 0) * 4;
+      const t110 = t75[t109 + 0];
+      const t111 = t75[t109 + 1];
+      const t112 = t75[t109 + 2];
+      const t113 = t75[t109 + 3];
+      const t114 = ((node + 2) | 0);
+      const t115 = ((Math.imul(t114, 2) + 1) | 0) * 4;
+      const t116 = t75[t115 + 0];
+      const t117 = t75[t115 + 1];
+      const t118 = t75[t115 + 2];
+      const t119 = t75[t115 + 3];
+      const t120 = ((node + 3) | 0);
+      const t121 = ((Math.imul(t120, 2) + 1) | 0) * 4;
+      const t122 = t75[t121 + 0];
+      const t123 = t75[t121 + 1];
+      const t124 = t75[t121 + 2];
+      const t125 = t75[t121 + 3];
+      let up_x = ((((t104 * weight_x) + (t110 * weight_y)) + (t116 * weight_z)) + (t122 * weight_w));
+      let up_y = ((((t105 * weight_x) + (t111 * weight_y)) + (t117 * weight_z)) + (t123 * weight_w));
+      let up_z = ((((t106 * weight_x) + (t112 * weight_y)) + (t118 * weight_z)) + (t124 * weight_w));
+      const t126 = (up_y * back_z - up_z * back_y);
+      const t127 = (up_z * back_x - up_x * back_z);
+      const t128 = (up_x * back_y - up_y * back_x);
+      const t129 = (1 / Math.sqrt((((t126 * t126) + (t127 * t127)) + (t128 * t128))));
+      let right_x = (t126 * t129);
+      let right_y = (t127 * t129);
+      let right_z = (t128 * t129);
+      const t130 = right_x;
+      const t131 = right_y;
+      const t132 = right_z;
+      const t133 = (back_y * right_z - back_z * right_y);
+      const t134 = (back_z * right_x - back_x * right_z);
+      const t135 = (back_x * right_y - back_y * right_x);
+      const t136 = back_x;
+      const t137 = back_y;
+      const t138 = back_z;
+      let trace = ((t130 + t134) + t138);
+      let q_x = (t135 - t137);
+      let q_y = (t136 - t132);
+      let q_z = (t131 - t133);
+      let q_w = (1 + trace);
+      if ((trace < 0)) {
+        if (((t130 > t134) && (t130 > t138))) {
+          q_x = (((1 + t130) - t134) - t138);
+          q_y = (t131 + t133);
+          q_z = (t136 + t132);
+          q_w = (t135 - t137);
+        }
+        else {
+          if ((t134 > t138)) {
+            q_x = (t131 + t133);
+            q_y = (((1 + t134) - t138) - t130);
+            q_z = (t135 + t137);
+            q_w = (t136 - t132);
+          }
+          else {
+            q_x = (t136 + t132);
+            q_y = (t135 + t137);
+            q_z = (((1 + t138) - t130) - t134);
+            q_w = (t131 - t133);
+          }
+        }
+      }
+      const t139 = (1 / Math.sqrt(((((q_x * q_x) + (q_y * q_y)) + (q_z * q_z)) + (q_w * q_w))));
+      const t140 = (q_x * t139);
+      const t141 = (q_y * t139);
+      const t142 = (q_z * t139);
+      const t143 = (q_w * t139);
+      frame_x$1 = t140;
+      frame_y$1 = t141;
+      frame_z$1 = t142;
+      frame_w$1 = t143;
     }
-    let across = t79;
-    frame_x$1 = (c * across);
-    frame_y$1 = (s$9 * across);
-    frame_z$1 = 0;
-    frame_w$1 = half_;
+    else {
+      let turn$1 = (t69 * t71);
+      let r$8 = (turn$1 - Math.floor((turn$1 + 0.5)));
+      let a$8 = Math.abs(r$8);
+      const t144 = (0.5 - a$8);
+      let q$8 = (Math.min(a$8, t144) * 6.283185307179586);
+      let q2$8 = (q$8 * q$8);
+      let s$8 = (q$8 * (1 + (q2$8 * ((-0.16666666667) + (q2$8 * (0.0083333333333 + (q2$8 * ((-0.00019841269841) + (q2$8 * (0.0000027557319224 + (q2$8 * (-2.5052108385e-8))))))))))));
+      const t145 = ((r$8 < 0) ? (-s$8) : s$8);
+      let s$9 = t145;
+      const t146 = (turn$1 + 0.25);
+      let r$9 = (t146 - Math.floor((t146 + 0.5)));
+      let a$9 = Math.abs(r$9);
+      const t147 = (0.5 - a$9);
+      let q$9 = (Math.min(a$9, t147) * 6.283185307179586);
+      let q2$9 = (q$9 * q$9);
+      let s$10 = (q$9 * (1 + (q2$9 * ((-0.16666666667) + (q2$9 * (0.0083333333333 + (q2$9 * ((-0.00019841269841) + (q2$9 * (0.0000027557319224 + (q2$9 * (-2.5052108385e-8))))))))))));
+      const t148 = ((r$9 < 0) ? (-s$10) : s$10);
+      let c = t148;
+      origin_x$1 = (t70 * c);
+      origin_y$1 = (t70 * s$9);
+      origin_z$1 = (-t69);
+      let slope = ((t70 * 6.283185307179586) * t71);
+      pace$1 = Math.sqrt((1 + (slope * slope)));
+      let inv = (1 / pace$1);
+      let half_ = Math.sqrt((0.5 + (0.5 * inv)));
+      let t151 = 0;
+      if ((slope >= 0)) {
+        const t149 = (0.5 - (0.5 * inv));
+        t151 = Math.sqrt(Math.max(0, t149));
+      } else {
+        const t150 = (0.5 - (0.5 * inv));
+        t151 = (-Math.sqrt(Math.max(0, t150)));
+      }
+      let across = t151;
+      frame_x$1 = (c * across);
+      frame_y$1 = (s$9 * across);
+      frame_z$1 = 0;
+      frame_w$1 = half_;
+    }
     origin_x = origin_x$1;
     origin_y = origin_y$1;
     origin_z = origin_z$1;
@@ -1192,54 +1345,55 @@ export function streamElement(id: number, rest_x: number, rest_y: number, rest_z
     frame_y = frame_y$1;
     frame_z = frame_z$1;
     frame_w = frame_w$1;
+    pace = pace$1;
     let t_x = ((frame_y * from_z - frame_z * from_y) * 2);
     let t_y = ((frame_z * from_x - frame_x * from_z) * 2);
     let t_z = ((frame_x * from_y - frame_y * from_x) * 2);
-    const t80 = ((from_x + (t_x * frame_w)) + (frame_y * t_z - frame_z * t_y));
-    const t81 = ((from_y + (t_y * frame_w)) + (frame_z * t_x - frame_x * t_z));
-    const t82 = ((from_z + (t_z * frame_w)) + (frame_x * t_y - frame_y * t_x));
-    from_x = (origin_x + t80);
-    from_y = (origin_y + t81);
-    from_z = (origin_z + t82);
+    const t152 = ((from_x + (t_x * frame_w)) + (frame_y * t_z - frame_z * t_y));
+    const t153 = ((from_y + (t_y * frame_w)) + (frame_z * t_x - frame_x * t_z));
+    const t154 = ((from_z + (t_z * frame_w)) + (frame_x * t_y - frame_y * t_x));
+    from_x = (origin_x + t152);
+    from_y = (origin_y + t153);
+    from_z = (origin_z + t154);
     let t_x$1 = ((frame_y * going_z - frame_z * going_y) * 2);
     let t_y$1 = ((frame_z * going_x - frame_x * going_z) * 2);
     let t_z$1 = ((frame_x * going_y - frame_y * going_x) * 2);
-    const t83 = ((going_x + (t_x$1 * frame_w)) + (frame_y * t_z$1 - frame_z * t_y$1));
-    const t84 = ((going_y + (t_y$1 * frame_w)) + (frame_z * t_x$1 - frame_x * t_z$1));
-    const t85 = ((going_z + (t_z$1 * frame_w)) + (frame_x * t_y$1 - frame_y * t_x$1));
-    const t86 = frame_x;
-    const t87 = frame_y;
-    const t88 = frame_z;
-    const t89 = frame_w;
-    const t90 = (-1);
-    let t_x$2 = ((t87 * t90 - t88 * 0) * 2);
-    let t_y$2 = ((t88 * 0 - t86 * t90) * 2);
-    let t_z$2 = ((t86 * 0 - t87 * 0) * 2);
-    const t91 = ((0 + (t_x$2 * t89)) + (t87 * t_z$2 - t88 * t_y$2));
-    const t92 = ((0 + (t_y$2 * t89)) + (t88 * t_x$2 - t86 * t_z$2));
-    const t93 = ((t90 + (t_z$2 * t89)) + (t86 * t_y$2 - t87 * t_x$2));
-    const t94 = (travel / seconds);
-    going_x = (t83 + (t91 * t94));
-    going_y = (t84 + (t92 * t94));
-    going_z = (t85 + (t93 * t94));
+    const t155 = ((going_x + (t_x$1 * frame_w)) + (frame_y * t_z$1 - frame_z * t_y$1));
+    const t156 = ((going_y + (t_y$1 * frame_w)) + (frame_z * t_x$1 - frame_x * t_z$1));
+    const t157 = ((going_z + (t_z$1 * frame_w)) + (frame_x * t_y$1 - frame_y * t_x$1));
+    const t158 = frame_x;
+    const t159 = frame_y;
+    const t160 = frame_z;
+    const t161 = frame_w;
+    const t162 = (-1);
+    let t_x$2 = ((t159 * t162 - t160 * 0) * 2);
+    let t_y$2 = ((t160 * 0 - t158 * t162) * 2);
+    let t_z$2 = ((t158 * 0 - t159 * 0) * 2);
+    const t163 = ((0 + (t_x$2 * t161)) + (t159 * t_z$2 - t160 * t_y$2));
+    const t164 = ((0 + (t_y$2 * t161)) + (t160 * t_x$2 - t158 * t_z$2));
+    const t165 = ((t162 + (t_z$2 * t161)) + (t158 * t_y$2 - t159 * t_x$2));
+    const t166 = ((travel * pace) / seconds);
+    going_x = (t155 + (t163 * t166));
+    going_y = (t156 + (t164 * t166));
+    going_z = (t157 + (t165 * t166));
     let t_x$3 = ((frame_y * at_z - frame_z * at_y) * 2);
     let t_y$3 = ((frame_z * at_x - frame_x * at_z) * 2);
     let t_z$3 = ((frame_x * at_y - frame_y * at_x) * 2);
-    const t95 = ((at_x + (t_x$3 * frame_w)) + (frame_y * t_z$3 - frame_z * t_y$3));
-    const t96 = ((at_y + (t_y$3 * frame_w)) + (frame_z * t_x$3 - frame_x * t_z$3));
-    const t97 = ((at_z + (t_z$3 * frame_w)) + (frame_x * t_y$3 - frame_y * t_x$3));
-    at_x = t95;
-    at_y = t96;
-    at_z = t97;
+    const t167 = ((at_x + (t_x$3 * frame_w)) + (frame_y * t_z$3 - frame_z * t_y$3));
+    const t168 = ((at_y + (t_y$3 * frame_w)) + (frame_z * t_x$3 - frame_x * t_z$3));
+    const t169 = ((at_z + (t_z$3 * frame_w)) + (frame_x * t_y$3 - frame_y * t_x$3));
+    at_x = t167;
+    at_y = t168;
+    at_z = t169;
     let t_x$4 = ((frame_y * v0_z - frame_z * v0_y) * 2);
     let t_y$4 = ((frame_z * v0_x - frame_x * v0_z) * 2);
     let t_z$4 = ((frame_x * v0_y - frame_y * v0_x) * 2);
-    const t98 = ((v0_x + (t_x$4 * frame_w)) + (frame_y * t_z$4 - frame_z * t_y$4));
-    const t99 = ((v0_y + (t_y$4 * frame_w)) + (frame_z * t_x$4 - frame_x * t_z$4));
-    const t100 = ((v0_z + (t_z$4 * frame_w)) + (frame_x * t_y$4 - frame_y * t_x$4));
-    v0_x = t98;
-    v0_y = t99;
-    v0_z = t100;
+    const t170 = ((v0_x + (t_x$4 * frame_w)) + (frame_y * t_z$4 - frame_z * t_y$4));
+    const t171 = ((v0_y + (t_y$4 * frame_w)) + (frame_z * t_x$4 - frame_x * t_z$4));
+    const t172 = ((v0_z + (t_z$4 * frame_w)) + (frame_x * t_y$4 - frame_y * t_x$4));
+    v0_x = t170;
+    v0_y = t171;
+    v0_z = t172;
   }
   v0_x = (v0_x + going_x);
   v0_y = (v0_y + going_y);
@@ -1248,10 +1402,10 @@ export function streamElement(id: number, rest_x: number, rest_y: number, rest_z
   let x = (k * age);
   let slow = ((x < 0.02) ? (age * ((1 - (x * 0.5)) + ((x * x) * (1 / 6)))) : ((1 - Math.exp((-x))) / k));
   let fall = ((x < 0.02) ? ((age * age) * ((0.5 - (x * (1 / 6))) + ((x * x) * (1 / 24)))) : ((age - slow) / k));
-  const t101 = (age - slow);
-  position_x = ((((from_x + at_x) + (v0_x * slow)) + (wind_x * t101)) + (gravity_x * fall));
-  position_y = ((((from_y + at_y) + (v0_y * slow)) + (wind_y * t101)) + (gravity_y * fall));
-  position_z = ((((from_z + at_z) + (v0_z * slow)) + (wind_z * t101)) + (gravity_z * fall));
+  const t173 = (age - slow);
+  position_x = ((((from_x + at_x) + (v0_x * slow)) + (wind_x * t173)) + (gravity_x * fall));
+  position_y = ((((from_y + at_y) + (v0_y * slow)) + (wind_y * t173)) + (gravity_y * fall));
+  position_z = ((((from_z + at_z) + (v0_z * slow)) + (wind_z * t173)) + (gravity_z * fall));
   if ((turbulence > 0)) {
     RF[0] = (position_x * whirlScale_x);
     RF[1] = (position_y * whirlScale_y);
@@ -1263,114 +1417,114 @@ export function streamElement(id: number, rest_x: number, rest_y: number, rest_z
     RF[3] = lap;
     RI[4] = whirlCycles;
     curl$();
-    const t102 = RF[0];
-    const t103 = RF[1];
-    const t104 = RF[2];
-    let carried_x = t102;
-    let carried_y = t103;
-    let carried_z = t104;
-    const t105 = (((turbulence * 0.39) * t) * (2 - t));
-    position_x = (position_x + (carried_x * t105));
-    position_y = (position_y + (carried_y * t105));
-    position_z = (position_z + (carried_z * t105));
+    const t174 = RF[0];
+    const t175 = RF[1];
+    const t176 = RF[2];
+    let carried_x = t174;
+    let carried_y = t175;
+    let carried_z = t176;
+    const t177 = (((turbulence * 0.39) * t) * (2 - t));
+    position_x = (position_x + (carried_x * t177));
+    position_y = (position_y + (carried_y * t177));
+    position_z = (position_z + (carried_z * t177));
   }
   let grown = Math.pow(groupFactors_w, many);
-  const t106 = ((((f_w >>> 8) | 0) >>> 0) * (1 / 16777216));
+  const t178 = ((((f_w >>> 8) | 0) >>> 0) * (1 / 16777216));
   let x$1 = (Math.min(Math.max(t, 0), 1) * 7);
-  const t107 = Math.floor(x$1);
-  let cell = Math.min(t107, 6);
+  const t179 = Math.floor(x$1);
+  let cell = Math.min(t179, 6);
   let i = (cell | 0);
   let u = (x$1 - cell);
-  const t108 = ((i <= 0) ? sizeA_x : ((i === 1) ? sizeA_y : ((i === 2) ? sizeA_z : ((i === 3) ? sizeA_w : ((i === 4) ? sizeB_x : ((i === 5) ? sizeB_y : ((i === 6) ? sizeB_z : sizeB_w)))))));
-  let p1 = t108;
-  const t109 = sizeA_x;
-  const t110 = sizeA_y;
-  const t111 = sizeA_z;
-  const t112 = sizeA_w;
-  const t113 = sizeB_x;
-  const t114 = sizeB_y;
-  const t115 = sizeB_z;
-  const t116 = sizeB_w;
-  const t117 = ((i + 1) | 0);
-  const t118 = ((t117 <= 0) ? t109 : ((t117 === 1) ? t110 : ((t117 === 2) ? t111 : ((t117 === 3) ? t112 : ((t117 === 4) ? t113 : ((t117 === 5) ? t114 : ((t117 === 6) ? t115 : t116)))))));
-  let p2 = t118;
-  const t119 = sizeA_x;
-  const t120 = sizeA_y;
-  const t121 = sizeA_z;
-  const t122 = sizeA_w;
-  const t123 = sizeB_x;
-  const t124 = sizeB_y;
-  const t125 = sizeB_z;
-  const t126 = sizeB_w;
-  const t127 = ((i - 1) | 0);
-  const t128 = ((t127 <= 0) ? t119 : ((t127 === 1) ? t120 : ((t127 === 2) ? t121 : ((t127 === 3) ? t122 : ((t127 === 4) ? t123 : ((t127 === 5) ? t124 : ((t127 === 6) ? t125 : t126)))))));
-  let m1 = (0.5 * (p2 - t128));
-  const t129 = sizeA_x;
-  const t130 = sizeA_y;
-  const t131 = sizeA_z;
-  const t132 = sizeA_w;
-  const t133 = sizeB_x;
-  const t134 = sizeB_y;
-  const t135 = sizeB_z;
-  const t136 = sizeB_w;
-  const t137 = ((i + 2) | 0);
-  const t138 = ((t137 <= 0) ? t129 : ((t137 === 1) ? t130 : ((t137 === 2) ? t131 : ((t137 === 3) ? t132 : ((t137 === 4) ? t133 : ((t137 === 5) ? t134 : ((t137 === 6) ? t135 : t136)))))));
-  let m2 = (0.5 * (t138 - p1));
+  const t180 = ((i <= 0) ? sizeA_x : ((i === 1) ? sizeA_y : ((i === 2) ? sizeA_z : ((i === 3) ? sizeA_w : ((i === 4) ? sizeB_x : ((i === 5) ? sizeB_y : ((i === 6) ? sizeB_z : sizeB_w)))))));
+  let p1 = t180;
+  const t181 = sizeA_x;
+  const t182 = sizeA_y;
+  const t183 = sizeA_z;
+  const t184 = sizeA_w;
+  const t185 = sizeB_x;
+  const t186 = sizeB_y;
+  const t187 = sizeB_z;
+  const t188 = sizeB_w;
+  const t189 = ((i + 1) | 0);
+  const t190 = ((t189 <= 0) ? t181 : ((t189 === 1) ? t182 : ((t189 === 2) ? t183 : ((t189 === 3) ? t184 : ((t189 === 4) ? t185 : ((t189 === 5) ? t186 : ((t189 === 6) ? t187 : t188)))))));
+  let p2 = t190;
+  const t191 = sizeA_x;
+  const t192 = sizeA_y;
+  const t193 = sizeA_z;
+  const t194 = sizeA_w;
+  const t195 = sizeB_x;
+  const t196 = sizeB_y;
+  const t197 = sizeB_z;
+  const t198 = sizeB_w;
+  const t199 = ((i - 1) | 0);
+  const t200 = ((t199 <= 0) ? t191 : ((t199 === 1) ? t192 : ((t199 === 2) ? t193 : ((t199 === 3) ? t194 : ((t199 === 4) ? t195 : ((t199 === 5) ? t196 : ((t199 === 6) ? t197 : t198)))))));
+  let m1 = (0.5 * (p2 - t200));
+  const t201 = sizeA_x;
+  const t202 = sizeA_y;
+  const t203 = sizeA_z;
+  const t204 = sizeA_w;
+  const t205 = sizeB_x;
+  const t206 = sizeB_y;
+  const t207 = sizeB_z;
+  const t208 = sizeB_w;
+  const t209 = ((i + 2) | 0);
+  const t210 = ((t209 <= 0) ? t201 : ((t209 === 1) ? t202 : ((t209 === 2) ? t203 : ((t209 === 3) ? t204 : ((t209 === 4) ? t205 : ((t209 === 5) ? t206 : ((t209 === 6) ? t207 : t208)))))));
+  let m2 = (0.5 * (t210 - p1));
   let u2 = (u * u);
   let u3 = (u2 * u);
   let v = ((((p1 * (((2 * u3) - (3 * u2)) + 1)) + (m1 * ((u3 - (2 * u2)) + u))) + (p2 * ((3 * u2) - (2 * u3)))) + (m2 * (u3 - u2)));
-  const t139 = Math.min(Math.max(v, Math.min(p1, p2)), Math.max(p1, p2));
-  size = (((radius * grown) * Math.pow(2, (((t106 * 2) - 1) * variation))) * t139);
+  const t211 = Math.min(Math.max(v, Math.min(p1, p2)), Math.max(p1, p2));
+  size = (((radius * grown) * Math.pow(2, (((t178 * 2) - 1) * variation))) * t211);
   let x$2 = (Math.min(Math.max(t, 0), 1) * 7);
-  const t140 = Math.floor(x$2);
-  let cell$1 = Math.min(t140, 6);
+  const t212 = Math.floor(x$2);
+  let cell$1 = Math.min(t212, 6);
   let i$1 = (cell$1 | 0);
   let u$1 = (x$2 - cell$1);
-  const t141 = ((i$1 <= 0) ? lightA_x : ((i$1 === 1) ? lightA_y : ((i$1 === 2) ? lightA_z : ((i$1 === 3) ? lightA_w : ((i$1 === 4) ? lightB_x : ((i$1 === 5) ? lightB_y : ((i$1 === 6) ? lightB_z : lightB_w)))))));
-  let p1$1 = t141;
-  const t142 = lightA_x;
-  const t143 = lightA_y;
-  const t144 = lightA_z;
-  const t145 = lightA_w;
-  const t146 = lightB_x;
-  const t147 = lightB_y;
-  const t148 = lightB_z;
-  const t149 = lightB_w;
-  const t150 = ((i$1 + 1) | 0);
-  const t151 = ((t150 <= 0) ? t142 : ((t150 === 1) ? t143 : ((t150 === 2) ? t144 : ((t150 === 3) ? t145 : ((t150 === 4) ? t146 : ((t150 === 5) ? t147 : ((t150 === 6) ? t148 : t149)))))));
-  let p2$1 = t151;
-  const t152 = lightA_x;
-  const t153 = lightA_y;
-  const t154 = lightA_z;
-  const t155 = lightA_w;
-  const t156 = lightB_x;
-  const t157 = lightB_y;
-  const t158 = lightB_z;
-  const t159 = lightB_w;
-  const t160 = ((i$1 - 1) | 0);
-  const t161 = ((t160 <= 0) ? t152 : ((t160 === 1) ? t153 : ((t160 === 2) ? t154 : ((t160 === 3) ? t155 : ((t160 === 4) ? t156 : ((t160 === 5) ? t157 : ((t160 === 6) ? t158 : t159)))))));
-  let m1$1 = (0.5 * (p2$1 - t161));
-  const t162 = lightA_x;
-  const t163 = lightA_y;
-  const t164 = lightA_z;
-  const t165 = lightA_w;
-  const t166 = lightB_x;
-  const t167 = lightB_y;
-  const t168 = lightB_z;
-  const t169 = lightB_w;
-  const t170 = ((i$1 + 2) | 0);
-  const t171 = ((t170 <= 0) ? t162 : ((t170 === 1) ? t163 : ((t170 === 2) ? t164 : ((t170 === 3) ? t165 : ((t170 === 4) ? t166 : ((t170 === 5) ? t167 : ((t170 === 6) ? t168 : t169)))))));
-  let m2$1 = (0.5 * (t171 - p1$1));
+  const t213 = ((i$1 <= 0) ? lightA_x : ((i$1 === 1) ? lightA_y : ((i$1 === 2) ? lightA_z : ((i$1 === 3) ? lightA_w : ((i$1 === 4) ? lightB_x : ((i$1 === 5) ? lightB_y : ((i$1 === 6) ? lightB_z : lightB_w)))))));
+  let p1$1 = t213;
+  const t214 = lightA_x;
+  const t215 = lightA_y;
+  const t216 = lightA_z;
+  const t217 = lightA_w;
+  const t218 = lightB_x;
+  const t219 = lightB_y;
+  const t220 = lightB_z;
+  const t221 = lightB_w;
+  const t222 = ((i$1 + 1) | 0);
+  const t223 = ((t222 <= 0) ? t214 : ((t222 === 1) ? t215 : ((t222 === 2) ? t216 : ((t222 === 3) ? t217 : ((t222 === 4) ? t218 : ((t222 === 5) ? t219 : ((t222 === 6) ? t220 : t221)))))));
+  let p2$1 = t223;
+  const t224 = lightA_x;
+  const t225 = lightA_y;
+  const t226 = lightA_z;
+  const t227 = lightA_w;
+  const t228 = lightB_x;
+  const t229 = lightB_y;
+  const t230 = lightB_z;
+  const t231 = lightB_w;
+  const t232 = ((i$1 - 1) | 0);
+  const t233 = ((t232 <= 0) ? t224 : ((t232 === 1) ? t225 : ((t232 === 2) ? t226 : ((t232 === 3) ? t227 : ((t232 === 4) ? t228 : ((t232 === 5) ? t229 : ((t232 === 6) ? t230 : t231)))))));
+  let m1$1 = (0.5 * (p2$1 - t233));
+  const t234 = lightA_x;
+  const t235 = lightA_y;
+  const t236 = lightA_z;
+  const t237 = lightA_w;
+  const t238 = lightB_x;
+  const t239 = lightB_y;
+  const t240 = lightB_z;
+  const t241 = lightB_w;
+  const t242 = ((i$1 + 2) | 0);
+  const t243 = ((t242 <= 0) ? t234 : ((t242 === 1) ? t235 : ((t242 === 2) ? t236 : ((t242 === 3) ? t237 : ((t242 === 4) ? t238 : ((t242 === 5) ? t239 : ((t242 === 6) ? t240 : t241)))))));
+  let m2$1 = (0.5 * (t243 - p1$1));
   let u2$1 = (u$1 * u$1);
   let u3$1 = (u2$1 * u$1);
   let v$1 = ((((p1$1 * (((2 * u3$1) - (3 * u2$1)) + 1)) + (m1$1 * ((u3$1 - (2 * u2$1)) + u$1))) + (p2$1 * ((3 * u2$1) - (2 * u3$1)))) + (m2$1 * (u3$1 - u2$1)));
-  const t172 = Math.min(Math.max(v$1, Math.min(p1$1, p2$1)), Math.max(p1$1, p2$1));
-  light = t172;
-  let t181 = 0;
+  const t244 = Math.min(Math.max(v$1, Math.min(p1$1, p2$1)), Math.max(p1$1, p2$1));
+  light = t244;
+  let t253 = 0;
   if ((placeBy === 0)) {
-    t181 = t;
+    t253 = t;
   } else {
-    let t180 = 0;
+    let t252 = 0;
     if ((placeBy === 1)) {
       let v_x$3 = key;
       let v_y$3 = seed;
@@ -1392,25 +1546,25 @@ export function streamElement(id: number, rest_x: number, rest_y: number, rest_z
       v_y$3 = ((v_y$3 + Math.imul(v_z$3, v_x$3)) | 0);
       v_z$3 = ((v_z$3 + Math.imul(v_x$3, v_y$3)) | 0);
       v_w$3 = ((v_w$3 + Math.imul(v_y$3, v_z$3)) | 0);
-      const t173 = v_x$3;
-      const t174 = v_y$3;
-      const t175 = v_z$3;
-      const t176 = v_w$3;
-      const t177 = ((((t173 >>> 8) | 0) >>> 0) * (1 / 16777216));
-      t180 = t177;
+      const t245 = v_x$3;
+      const t246 = v_y$3;
+      const t247 = v_z$3;
+      const t248 = v_w$3;
+      const t249 = ((((t245 >>> 8) | 0) >>> 0) * (1 / 16777216));
+      t252 = t249;
     } else {
-      let t179 = 0;
+      let t251 = 0;
       if ((placeBy === 2)) {
-        const t178 = ((groups - 1) | 0);
-        t179 = (many / Math.max(1, t178));
+        const t250 = ((groups - 1) | 0);
+        t251 = (many / Math.max(1, t250));
       } else {
-        t179 = born;
+        t251 = born;
       }
-      t180 = t179;
+      t252 = t251;
     }
-    t181 = t180;
+    t253 = t252;
   }
-  place = t181;
+  place = t253;
   place = Math.min(Math.max((0.5 + ((place - 0.5) * placeSpread)), 0), 1);
   RF[0] = position_x;
   RF[1] = position_y;
@@ -1426,7 +1580,7 @@ export function streamElement(id: number, rest_x: number, rest_y: number, rest_z
   RF[11] = order;
   RI[0] = key;
 }
-export function streamRun(first: number, end: number, restA: Float64Array, seed: number, births: number, drawn: number, step_: number, generations: number, seconds: number, form: number, extent_x: number, extent_y: number, extent_z: number, heading_x: number, heading_y: number, heading_z: number, speed: number, speedSpread: number, spread: number, outwards: number, life: number, lifeSpread: number, early: number, drag: number, wind_x: number, wind_y: number, wind_z: number, gravity_x: number, gravity_y: number, gravity_z: number, turbulence: number, whirlScale_x: number, whirlScale_y: number, whirlScale_z: number, whirlPeriod_x: number, whirlPeriod_y: number, whirlPeriod_z: number, whirlCycles: number, groups: number, groupFactors_x: number, groupFactors_y: number, groupFactors_z: number, groupFactors_w: number, travel: number, tile: number, circle: number, circleTurns: number, routeRadius: number, routeTurns: number, routeOn: number, radius: number, variation: number, sizeA_x: number, sizeA_y: number, sizeA_z: number, sizeA_w: number, sizeB_x: number, sizeB_y: number, sizeB_z: number, sizeB_w: number, lightA_x: number, lightA_y: number, lightA_z: number, lightA_w: number, lightB_x: number, lightB_y: number, lightB_z: number, lightB_w: number, placeBy: number, placeSpread: number, lap: number, position_o: Float64Array, rotation_o: Float64Array, size_o: Float64Array, place_o: Float64Array, light_o: Float64Array, fade_o: Float64Array, order_o: Float64Array, key_o: Uint32Array): void {
+export function streamRun(first: number, end: number, restA: Float64Array, seed: number, births: number, drawn: number, step_: number, generations: number, seconds: number, form: number, extent_x: number, extent_y: number, extent_z: number, heading_x: number, heading_y: number, heading_z: number, speed: number, speedSpread: number, spread: number, outwards: number, life: number, lifeSpread: number, early: number, drag: number, wind_x: number, wind_y: number, wind_z: number, gravity_x: number, gravity_y: number, gravity_z: number, turbulence: number, whirlScale_x: number, whirlScale_y: number, whirlScale_z: number, whirlPeriod_x: number, whirlPeriod_y: number, whirlPeriod_z: number, whirlCycles: number, groups: number, groupFactors_x: number, groupFactors_y: number, groupFactors_z: number, groupFactors_w: number, travel: number, tile: number, circle: number, circleTurns: number, course_x: number, course_y: number, course_z: number, course_w: number, track: Float64Array, routeOn: number, radius: number, variation: number, sizeA_x: number, sizeA_y: number, sizeA_z: number, sizeA_w: number, sizeB_x: number, sizeB_y: number, sizeB_z: number, sizeB_w: number, lightA_x: number, lightA_y: number, lightA_z: number, lightA_w: number, lightB_x: number, lightB_y: number, lightB_z: number, lightB_w: number, placeBy: number, placeSpread: number, lap: number, position_o: Float64Array, rotation_o: Float64Array, size_o: Float64Array, place_o: Float64Array, light_o: Float64Array, fade_o: Float64Array, order_o: Float64Array, key_o: Uint32Array): void {
   seed = seed | 0; births = births | 0; drawn = drawn | 0; step_ = step_ | 0; generations = generations | 0; form = form | 0; outwards = outwards | 0; whirlPeriod_x = whirlPeriod_x | 0; whirlPeriod_y = whirlPeriod_y | 0; whirlPeriod_z = whirlPeriod_z | 0; whirlCycles = whirlCycles | 0; groups = groups | 0; placeBy = placeBy | 0;
   for (let k = first; k < end; k++) {
   const t0 = restA[k * 4];
@@ -1744,6 +1898,7 @@ export function streamRun(first: number, end: number, restA: Float64Array, seed:
   if ((routeOn > 0.5)) {
     const t65 = ((then * travel) / tile);
     let advance = ((t65 - Math.floor(t65)) * tile);
+    let pace = 0;
     let origin_x = 0;
     let origin_y = 0;
     let origin_z = 0;
@@ -1759,43 +1914,191 @@ export function streamRun(first: number, end: number, restA: Float64Array, seed:
     let frame_y$1 = 0;
     let frame_z$1 = 0;
     let frame_w$1 = 0;
-    let turn$1 = (t66 * routeTurns);
-    let r$8 = (turn$1 - Math.floor((turn$1 + 0.5)));
-    let a$8 = Math.abs(r$8);
-    const t67 = (0.5 - a$8);
-    let q$8 = (Math.min(a$8, t67) * 6.283185307179586);
-    let q2$8 = (q$8 * q$8);
-    let s$8 = (q$8 * (1 + (q2$8 * ((-0.16666666667) + (q2$8 * (0.0083333333333 + (q2$8 * ((-0.00019841269841) + (q2$8 * (0.0000027557319224 + (q2$8 * (-2.5052108385e-8))))))))))));
-    const t68 = ((r$8 < 0) ? (-s$8) : s$8);
-    let s$9 = t68;
-    const t69 = (turn$1 + 0.25);
-    let r$9 = (t69 - Math.floor((t69 + 0.5)));
-    let a$9 = Math.abs(r$9);
-    const t70 = (0.5 - a$9);
-    let q$9 = (Math.min(a$9, t70) * 6.283185307179586);
-    let q2$9 = (q$9 * q$9);
-    let s$10 = (q$9 * (1 + (q2$9 * ((-0.16666666667) + (q2$9 * (0.0083333333333 + (q2$9 * ((-0.00019841269841) + (q2$9 * (0.0000027557319224 + (q2$9 * (-2.5052108385e-8))))))))))));
-    const t71 = ((r$9 < 0) ? (-s$10) : s$10);
-    let c = t71;
-    origin_x$1 = (routeRadius * c);
-    origin_y$1 = (routeRadius * s$9);
-    origin_z$1 = (-t66);
-    let slope = ((routeRadius * 6.283185307179586) * routeTurns);
-    let inv = (1 / Math.sqrt((1 + (slope * slope))));
-    let half_ = Math.sqrt((0.5 + (0.5 * inv)));
-    let t74 = 0;
-    if ((slope >= 0)) {
-      const t72 = (0.5 - (0.5 * inv));
-      t74 = Math.sqrt(Math.max(0, t72));
-    } else {
-      const t73 = (0.5 - (0.5 * inv));
-      t74 = (-Math.sqrt(Math.max(0, t73)));
+    let pace$1 = 0;
+    if ((course_z > 0)) {
+      let round_ = (t66 / tile);
+      let whole = Math.floor(round_);
+      let at = ((round_ - whole) * course_z);
+      const t67 = (at | 0);
+      const t68 = (((course_z | 0) - 1) | 0);
+      let node = Math.min(t67, t68);
+      let f = (at - node);
+      let g = (1 - f);
+      let weight_x = (((g * g) * g) / 6);
+      let weight_y = ((((((3 * f) * f) * f) - ((6 * f) * f)) + 4) / 6);
+      let weight_z = ((((((3 * g) * g) * g) - ((6 * g) * g)) + 4) / 6);
+      let weight_w = (((f * f) * f) / 6);
+      let rate_x = (((-g) * g) * 0.5);
+      let rate_y = ((((3 * f) * f) - (4 * f)) * 0.5);
+      let rate_z = (((4 * g) - ((3 * g) * g)) * 0.5);
+      let rate_w = ((f * f) * 0.5);
+      const t69 = Math.imul(node, 2) * 4;
+      const t70 = track[t69 + 0];
+      const t71 = track[t69 + 1];
+      const t72 = track[t69 + 2];
+      const t73 = track[t69 + 3];
+      let a_x = t70;
+      let a_y = t71;
+      let a_z = t72;
+      const t74 = ((node + 1) | 0);
+      const t75 = Math.imul(t74, 2) * 4;
+      const t76 = track[t75 + 0];
+      const t77 = track[t75 + 1];
+      const t78 = track[t75 + 2];
+      const t79 = track[t75 + 3];
+      let b_x = t76;
+      let b_y = t77;
+      let b_z = t78;
+      const t80 = ((node + 2) | 0);
+      const t81 = Math.imul(t80, 2) * 4;
+      const t82 = track[t81 + 0];
+      const t83 = track[t81 + 1];
+      const t84 = track[t81 + 2];
+      const t85 = track[t81 + 3];
+      let c_x = t82;
+      let c_y = t83;
+      let c_z = t84;
+      const t86 = ((node + 3) | 0);
+      const t87 = Math.imul(t86, 2) * 4;
+      const t88 = track[t87 + 0];
+      const t89 = track[t87 + 1];
+      const t90 = track[t87 + 2];
+      const t91 = track[t87 + 3];
+      let d_x = t88;
+      let d_y = t89;
+      let d_z = t90;
+      origin_x$1 = (((((a_x * weight_x) + (b_x * weight_y)) + (c_x * weight_z)) + (d_x * weight_w)) - 0);
+      origin_y$1 = (((((a_y * weight_x) + (b_y * weight_y)) + (c_y * weight_z)) + (d_y * weight_w)) - 0);
+      origin_z$1 = (((((a_z * weight_x) + (b_z * weight_y)) + (c_z * weight_z)) + (d_z * weight_w)) - (course_w * whole));
+      let along_x = ((((a_x * rate_x) + (b_x * rate_y)) + (c_x * rate_z)) + (d_x * rate_w));
+      let along_y = ((((a_y * rate_x) + (b_y * rate_y)) + (c_y * rate_z)) + (d_y * rate_w));
+      let along_z = ((((a_z * rate_x) + (b_z * rate_y)) + (c_z * rate_z)) + (d_z * rate_w));
+      let quick = Math.sqrt((((along_x * along_x) + (along_y * along_y)) + (along_z * along_z)));
+      pace$1 = ((quick * course_z) / tile);
+      const t92 = 1e-9;
+      const t93 = (-Math.max(quick, t92));
+      let back_x = (along_x / t93);
+      let back_y = (along_y / t93);
+      let back_z = (along_z / t93);
+      const t94 = ((Math.imul(node, 2) + 1) | 0) * 4;
+      const t95 = track[t94 + 0];
+      const t96 = track[t94 + 1];
+      const t97 = track[t94 + 2];
+      const t98 = track[t94 + 3];
+      const t99 = ((node + 1) | 0);
+      const t100 = ((Math.imul(t99, 2) + 1) | 0) * 4;
+      const t101 = track[t100 + 0];
+      const t102 = track[t100 + 1];
+      const t103 = track[t100 + 2];
+      const t104 = track[t100 + 3];
+      const t105 = ((node + 2) | 0);
+      const t106 = ((Math.imul(t105, 2) + 1) | 0) * 4;
+      const t107 = track[t106 + 0];
+      const t108 = track[t106 + 1];
+      const t109 = track[t106 + 2];
+      const t110 = track[t106 + 3];
+      const t111 = ((node + 3) | 0);
+      const t112 = ((Math.imul(t111, 2) + 1) | 0) * 4;
+      const t113 = track[t112 + 0];
+      const t114 = track[t112 + 1];
+      const t115 = track[t112 + 2];
+      const t116 = track[t112 + 3];
+      let up_x = ((((t95 * weight_x) + (t101 * weight_y)) + (t107 * weight_z)) + (t113 * weight_w));
+      let up_y = ((((t96 * weight_x) + (t102 * weight_y)) + (t108 * weight_z)) + (t114 * weight_w));
+      let up_z = ((((t97 * weight_x) + (t103 * weight_y)) + (t109 * weight_z)) + (t115 * weight_w));
+      const t117 = (up_y * back_z - up_z * back_y);
+      const t118 = (up_z * back_x - up_x * back_z);
+      const t119 = (up_x * back_y - up_y * back_x);
+      const t120 = (1 / Math.sqrt((((t117 * t117) + (t118 * t118)) + (t119 * t119))));
+      let right_x = (t117 * t120);
+      let right_y = (t118 * t120);
+      let right_z = (t119 * t120);
+      const t121 = right_x;
+      const t122 = right_y;
+      const t123 = right_z;
+      const t124 = (back_y * right_z - back_z * right_y);
+      const t125 = (back_z * right_x - back_x * right_z);
+      const t126 = (back_x * right_y - back_y * right_x);
+      const t127 = back_x;
+      const t128 = back_y;
+      const t129 = back_z;
+      let trace = ((t121 + t125) + t129);
+      let q_x = (t126 - t128);
+      let q_y = (t127 - t123);
+      let q_z = (t122 - t124);
+      let q_w = (1 + trace);
+      if ((trace < 0)) {
+        if (((t121 > t125) && (t121 > t129))) {
+          q_x = (((1 + t121) - t125) - t129);
+          q_y = (t122 + t124);
+          q_z = (t127 + t123);
+          q_w = (t126 - t128);
+        }
+        else {
+          if ((t125 > t129)) {
+            q_x = (t122 + t124);
+            q_y = (((1 + t125) - t129) - t121);
+            q_z = (t126 + t128);
+            q_w = (t127 - t123);
+          }
+          else {
+            q_x = (t127 + t123);
+            q_y = (t126 + t128);
+            q_z = (((1 + t129) - t121) - t125);
+            q_w = (t122 - t124);
+          }
+        }
+      }
+      const t130 = (1 / Math.sqrt(((((q_x * q_x) + (q_y * q_y)) + (q_z * q_z)) + (q_w * q_w))));
+      const t131 = (q_x * t130);
+      const t132 = (q_y * t130);
+      const t133 = (q_z * t130);
+      const t134 = (q_w * t130);
+      frame_x$1 = t131;
+      frame_y$1 = t132;
+      frame_z$1 = t133;
+      frame_w$1 = t134;
     }
-    let across = t74;
-    frame_x$1 = (c * across);
-    frame_y$1 = (s$9 * across);
-    frame_z$1 = 0;
-    frame_w$1 = half_;
+    else {
+      let turn$1 = (t66 * course_y);
+      let r$8 = (turn$1 - Math.floor((turn$1 + 0.5)));
+      let a$8 = Math.abs(r$8);
+      const t135 = (0.5 - a$8);
+      let q$8 = (Math.min(a$8, t135) * 6.283185307179586);
+      let q2$8 = (q$8 * q$8);
+      let s$8 = (q$8 * (1 + (q2$8 * ((-0.16666666667) + (q2$8 * (0.0083333333333 + (q2$8 * ((-0.00019841269841) + (q2$8 * (0.0000027557319224 + (q2$8 * (-2.5052108385e-8))))))))))));
+      const t136 = ((r$8 < 0) ? (-s$8) : s$8);
+      let s$9 = t136;
+      const t137 = (turn$1 + 0.25);
+      let r$9 = (t137 - Math.floor((t137 + 0.5)));
+      let a$9 = Math.abs(r$9);
+      const t138 = (0.5 - a$9);
+      let q$9 = (Math.min(a$9, t138) * 6.283185307179586);
+      let q2$9 = (q$9 * q$9);
+      let s$10 = (q$9 * (1 + (q2$9 * ((-0.16666666667) + (q2$9 * (0.0083333333333 + (q2$9 * ((-0.00019841269841) + (q2$9 * (0.0000027557319224 + (q2$9 * (-2.5052108385e-8))))))))))));
+      const t139 = ((r$9 < 0) ? (-s$10) : s$10);
+      let c = t139;
+      origin_x$1 = (course_x * c);
+      origin_y$1 = (course_x * s$9);
+      origin_z$1 = (-t66);
+      let slope = ((course_x * 6.283185307179586) * course_y);
+      pace$1 = Math.sqrt((1 + (slope * slope)));
+      let inv = (1 / pace$1);
+      let half_ = Math.sqrt((0.5 + (0.5 * inv)));
+      let t142 = 0;
+      if ((slope >= 0)) {
+        const t140 = (0.5 - (0.5 * inv));
+        t142 = Math.sqrt(Math.max(0, t140));
+      } else {
+        const t141 = (0.5 - (0.5 * inv));
+        t142 = (-Math.sqrt(Math.max(0, t141)));
+      }
+      let across = t142;
+      frame_x$1 = (c * across);
+      frame_y$1 = (s$9 * across);
+      frame_z$1 = 0;
+      frame_w$1 = half_;
+    }
     origin_x = origin_x$1;
     origin_y = origin_y$1;
     origin_z = origin_z$1;
@@ -1803,54 +2106,55 @@ export function streamRun(first: number, end: number, restA: Float64Array, seed:
     frame_y = frame_y$1;
     frame_z = frame_z$1;
     frame_w = frame_w$1;
+    pace = pace$1;
     let t_x = ((frame_y * from_z - frame_z * from_y) * 2);
     let t_y = ((frame_z * from_x - frame_x * from_z) * 2);
     let t_z = ((frame_x * from_y - frame_y * from_x) * 2);
-    const t75 = ((from_x + (t_x * frame_w)) + (frame_y * t_z - frame_z * t_y));
-    const t76 = ((from_y + (t_y * frame_w)) + (frame_z * t_x - frame_x * t_z));
-    const t77 = ((from_z + (t_z * frame_w)) + (frame_x * t_y - frame_y * t_x));
-    from_x = (origin_x + t75);
-    from_y = (origin_y + t76);
-    from_z = (origin_z + t77);
+    const t143 = ((from_x + (t_x * frame_w)) + (frame_y * t_z - frame_z * t_y));
+    const t144 = ((from_y + (t_y * frame_w)) + (frame_z * t_x - frame_x * t_z));
+    const t145 = ((from_z + (t_z * frame_w)) + (frame_x * t_y - frame_y * t_x));
+    from_x = (origin_x + t143);
+    from_y = (origin_y + t144);
+    from_z = (origin_z + t145);
     let t_x$1 = ((frame_y * going_z - frame_z * going_y) * 2);
     let t_y$1 = ((frame_z * going_x - frame_x * going_z) * 2);
     let t_z$1 = ((frame_x * going_y - frame_y * going_x) * 2);
-    const t78 = ((going_x + (t_x$1 * frame_w)) + (frame_y * t_z$1 - frame_z * t_y$1));
-    const t79 = ((going_y + (t_y$1 * frame_w)) + (frame_z * t_x$1 - frame_x * t_z$1));
-    const t80 = ((going_z + (t_z$1 * frame_w)) + (frame_x * t_y$1 - frame_y * t_x$1));
-    const t81 = frame_x;
-    const t82 = frame_y;
-    const t83 = frame_z;
-    const t84 = frame_w;
-    const t85 = (-1);
-    let t_x$2 = ((t82 * t85 - t83 * 0) * 2);
-    let t_y$2 = ((t83 * 0 - t81 * t85) * 2);
-    let t_z$2 = ((t81 * 0 - t82 * 0) * 2);
-    const t86 = ((0 + (t_x$2 * t84)) + (t82 * t_z$2 - t83 * t_y$2));
-    const t87 = ((0 + (t_y$2 * t84)) + (t83 * t_x$2 - t81 * t_z$2));
-    const t88 = ((t85 + (t_z$2 * t84)) + (t81 * t_y$2 - t82 * t_x$2));
-    const t89 = (travel / seconds);
-    going_x = (t78 + (t86 * t89));
-    going_y = (t79 + (t87 * t89));
-    going_z = (t80 + (t88 * t89));
+    const t146 = ((going_x + (t_x$1 * frame_w)) + (frame_y * t_z$1 - frame_z * t_y$1));
+    const t147 = ((going_y + (t_y$1 * frame_w)) + (frame_z * t_x$1 - frame_x * t_z$1));
+    const t148 = ((going_z + (t_z$1 * frame_w)) + (frame_x * t_y$1 - frame_y * t_x$1));
+    const t149 = frame_x;
+    const t150 = frame_y;
+    const t151 = frame_z;
+    const t152 = frame_w;
+    const t153 = (-1);
+    let t_x$2 = ((t150 * t153 - t151 * 0) * 2);
+    let t_y$2 = ((t151 * 0 - t149 * t153) * 2);
+    let t_z$2 = ((t149 * 0 - t150 * 0) * 2);
+    const t154 = ((0 + (t_x$2 * t152)) + (t150 * t_z$2 - t151 * t_y$2));
+    const t155 = ((0 + (t_y$2 * t152)) + (t151 * t_x$2 - t149 * t_z$2));
+    const t156 = ((t153 + (t_z$2 * t152)) + (t149 * t_y$2 - t150 * t_x$2));
+    const t157 = ((travel * pace) / seconds);
+    going_x = (t146 + (t154 * t157));
+    going_y = (t147 + (t155 * t157));
+    going_z = (t148 + (t156 * t157));
     let t_x$3 = ((frame_y * at_z - frame_z * at_y) * 2);
     let t_y$3 = ((frame_z * at_x - frame_x * at_z) * 2);
     let t_z$3 = ((frame_x * at_y - frame_y * at_x) * 2);
-    const t90 = ((at_x + (t_x$3 * frame_w)) + (frame_y * t_z$3 - frame_z * t_y$3));
-    const t91 = ((at_y + (t_y$3 * frame_w)) + (frame_z * t_x$3 - frame_x * t_z$3));
-    const t92 = ((at_z + (t_z$3 * frame_w)) + (frame_x * t_y$3 - frame_y * t_x$3));
-    at_x = t90;
-    at_y = t91;
-    at_z = t92;
+    const t158 = ((at_x + (t_x$3 * frame_w)) + (frame_y * t_z$3 - frame_z * t_y$3));
+    const t159 = ((at_y + (t_y$3 * frame_w)) + (frame_z * t_x$3 - frame_x * t_z$3));
+    const t160 = ((at_z + (t_z$3 * frame_w)) + (frame_x * t_y$3 - frame_y * t_x$3));
+    at_x = t158;
+    at_y = t159;
+    at_z = t160;
     let t_x$4 = ((frame_y * v0_z - frame_z * v0_y) * 2);
     let t_y$4 = ((frame_z * v0_x - frame_x * v0_z) * 2);
     let t_z$4 = ((frame_x * v0_y - frame_y * v0_x) * 2);
-    const t93 = ((v0_x + (t_x$4 * frame_w)) + (frame_y * t_z$4 - frame_z * t_y$4));
-    const t94 = ((v0_y + (t_y$4 * frame_w)) + (frame_z * t_x$4 - frame_x * t_z$4));
-    const t95 = ((v0_z + (t_z$4 * frame_w)) + (frame_x * t_y$4 - frame_y * t_x$4));
-    v0_x = t93;
-    v0_y = t94;
-    v0_z = t95;
+    const t161 = ((v0_x + (t_x$4 * frame_w)) + (frame_y * t_z$4 - frame_z * t_y$4));
+    const t162 = ((v0_y + (t_y$4 * frame_w)) + (frame_z * t_x$4 - frame_x * t_z$4));
+    const t163 = ((v0_z + (t_z$4 * frame_w)) + (frame_x * t_y$4 - frame_y * t_x$4));
+    v0_x = t161;
+    v0_y = t162;
+    v0_z = t163;
   }
   v0_x = (v0_x + going_x);
   v0_y = (v0_y + going_y);
@@ -1859,10 +2163,10 @@ export function streamRun(first: number, end: number, restA: Float64Array, seed:
   let x = (k$1 * age);
   let slow = ((x < 0.02) ? (age * ((1 - (x * 0.5)) + ((x * x) * (1 / 6)))) : ((1 - Math.exp((-x))) / k$1));
   let fall = ((x < 0.02) ? ((age * age) * ((0.5 - (x * (1 / 6))) + ((x * x) * (1 / 24)))) : ((age - slow) / k$1));
-  const t96 = (age - slow);
-  position_x = ((((from_x + at_x) + (v0_x * slow)) + (wind_x * t96)) + (gravity_x * fall));
-  position_y = ((((from_y + at_y) + (v0_y * slow)) + (wind_y * t96)) + (gravity_y * fall));
-  position_z = ((((from_z + at_z) + (v0_z * slow)) + (wind_z * t96)) + (gravity_z * fall));
+  const t164 = (age - slow);
+  position_x = ((((from_x + at_x) + (v0_x * slow)) + (wind_x * t164)) + (gravity_x * fall));
+  position_y = ((((from_y + at_y) + (v0_y * slow)) + (wind_y * t164)) + (gravity_y * fall));
+  position_z = ((((from_z + at_z) + (v0_z * slow)) + (wind_z * t164)) + (gravity_z * fall));
   if ((turbulence > 0)) {
     RF[0] = (position_x * whirlScale_x);
     RF[1] = (position_y * whirlScale_y);
@@ -1874,66 +2178,66 @@ export function streamRun(first: number, end: number, restA: Float64Array, seed:
     RF[3] = lap;
     RI[4] = whirlCycles;
     curl$();
-    const t97 = RF[0];
-    const t98 = RF[1];
-    const t99 = RF[2];
-    let carried_x = t97;
-    let carried_y = t98;
-    let carried_z = t99;
-    const t100 = (((turbulence * 0.39) * t) * (2 - t));
-    position_x = (position_x + (carried_x * t100));
-    position_y = (position_y + (carried_y * t100));
-    position_z = (position_z + (carried_z * t100));
+    const t165 = RF[0];
+    const t166 = RF[1];
+    const t167 = RF[2];
+    let carried_x = t165;
+    let carried_y = t166;
+    let carried_z = t167;
+    const t168 = (((turbulence * 0.39) * t) * (2 - t));
+    position_x = (position_x + (carried_x * t168));
+    position_y = (position_y + (carried_y * t168));
+    position_z = (position_z + (carried_z * t168));
   }
   let grown = Math.pow(groupFactors_w, many);
-  const t101 = ((((f_w >>> 8) | 0) >>> 0) * (1 / 16777216));
+  const t169 = ((((f_w >>> 8) | 0) >>> 0) * (1 / 16777216));
   let x$1 = (Math.min(Math.max(t, 0), 1) * 7);
-  const t102 = Math.floor(x$1);
-  let cell = Math.min(t102, 6);
+  const t170 = Math.floor(x$1);
+  let cell = Math.min(t170, 6);
   let i = (cell | 0);
   let u = (x$1 - cell);
-  const t103 = ((i <= 0) ? sizeA_x : ((i === 1) ? sizeA_y : ((i === 2) ? sizeA_z : ((i === 3) ? sizeA_w : ((i === 4) ? sizeB_x : ((i === 5) ? sizeB_y : ((i === 6) ? sizeB_z : sizeB_w)))))));
-  let p1 = t103;
-  const t104 = ((i + 1) | 0);
-  const t105 = ((t104 <= 0) ? sizeA_x : ((t104 === 1) ? sizeA_y : ((t104 === 2) ? sizeA_z : ((t104 === 3) ? sizeA_w : ((t104 === 4) ? sizeB_x : ((t104 === 5) ? sizeB_y : ((t104 === 6) ? sizeB_z : sizeB_w)))))));
-  let p2 = t105;
-  const t106 = ((i - 1) | 0);
-  const t107 = ((t106 <= 0) ? sizeA_x : ((t106 === 1) ? sizeA_y : ((t106 === 2) ? sizeA_z : ((t106 === 3) ? sizeA_w : ((t106 === 4) ? sizeB_x : ((t106 === 5) ? sizeB_y : ((t106 === 6) ? sizeB_z : sizeB_w)))))));
-  let m1 = (0.5 * (p2 - t107));
-  const t108 = ((i + 2) | 0);
-  const t109 = ((t108 <= 0) ? sizeA_x : ((t108 === 1) ? sizeA_y : ((t108 === 2) ? sizeA_z : ((t108 === 3) ? sizeA_w : ((t108 === 4) ? sizeB_x : ((t108 === 5) ? sizeB_y : ((t108 === 6) ? sizeB_z : sizeB_w)))))));
-  let m2 = (0.5 * (t109 - p1));
+  const t171 = ((i <= 0) ? sizeA_x : ((i === 1) ? sizeA_y : ((i === 2) ? sizeA_z : ((i === 3) ? sizeA_w : ((i === 4) ? sizeB_x : ((i === 5) ? sizeB_y : ((i === 6) ? sizeB_z : sizeB_w)))))));
+  let p1 = t171;
+  const t172 = ((i + 1) | 0);
+  const t173 = ((t172 <= 0) ? sizeA_x : ((t172 === 1) ? sizeA_y : ((t172 === 2) ? sizeA_z : ((t172 === 3) ? sizeA_w : ((t172 === 4) ? sizeB_x : ((t172 === 5) ? sizeB_y : ((t172 === 6) ? sizeB_z : sizeB_w)))))));
+  let p2 = t173;
+  const t174 = ((i - 1) | 0);
+  const t175 = ((t174 <= 0) ? sizeA_x : ((t174 === 1) ? sizeA_y : ((t174 === 2) ? sizeA_z : ((t174 === 3) ? sizeA_w : ((t174 === 4) ? sizeB_x : ((t174 === 5) ? sizeB_y : ((t174 === 6) ? sizeB_z : sizeB_w)))))));
+  let m1 = (0.5 * (p2 - t175));
+  const t176 = ((i + 2) | 0);
+  const t177 = ((t176 <= 0) ? sizeA_x : ((t176 === 1) ? sizeA_y : ((t176 === 2) ? sizeA_z : ((t176 === 3) ? sizeA_w : ((t176 === 4) ? sizeB_x : ((t176 === 5) ? sizeB_y : ((t176 === 6) ? sizeB_z : sizeB_w)))))));
+  let m2 = (0.5 * (t177 - p1));
   let u2 = (u * u);
   let u3 = (u2 * u);
   let v = ((((p1 * (((2 * u3) - (3 * u2)) + 1)) + (m1 * ((u3 - (2 * u2)) + u))) + (p2 * ((3 * u2) - (2 * u3)))) + (m2 * (u3 - u2)));
-  const t110 = Math.min(Math.max(v, Math.min(p1, p2)), Math.max(p1, p2));
-  size = (((radius * grown) * Math.pow(2, (((t101 * 2) - 1) * variation))) * t110);
+  const t178 = Math.min(Math.max(v, Math.min(p1, p2)), Math.max(p1, p2));
+  size = (((radius * grown) * Math.pow(2, (((t169 * 2) - 1) * variation))) * t178);
   let x$2 = (Math.min(Math.max(t, 0), 1) * 7);
-  const t111 = Math.floor(x$2);
-  let cell$1 = Math.min(t111, 6);
+  const t179 = Math.floor(x$2);
+  let cell$1 = Math.min(t179, 6);
   let i$1 = (cell$1 | 0);
   let u$1 = (x$2 - cell$1);
-  const t112 = ((i$1 <= 0) ? lightA_x : ((i$1 === 1) ? lightA_y : ((i$1 === 2) ? lightA_z : ((i$1 === 3) ? lightA_w : ((i$1 === 4) ? lightB_x : ((i$1 === 5) ? lightB_y : ((i$1 === 6) ? lightB_z : lightB_w)))))));
-  let p1$1 = t112;
-  const t113 = ((i$1 + 1) | 0);
-  const t114 = ((t113 <= 0) ? lightA_x : ((t113 === 1) ? lightA_y : ((t113 === 2) ? lightA_z : ((t113 === 3) ? lightA_w : ((t113 === 4) ? lightB_x : ((t113 === 5) ? lightB_y : ((t113 === 6) ? lightB_z : lightB_w)))))));
-  let p2$1 = t114;
-  const t115 = ((i$1 - 1) | 0);
-  const t116 = ((t115 <= 0) ? lightA_x : ((t115 === 1) ? lightA_y : ((t115 === 2) ? lightA_z : ((t115 === 3) ? lightA_w : ((t115 === 4) ? lightB_x : ((t115 === 5) ? lightB_y : ((t115 === 6) ? lightB_z : lightB_w)))))));
-  let m1$1 = (0.5 * (p2$1 - t116));
-  const t117 = ((i$1 + 2) | 0);
-  const t118 = ((t117 <= 0) ? lightA_x : ((t117 === 1) ? lightA_y : ((t117 === 2) ? lightA_z : ((t117 === 3) ? lightA_w : ((t117 === 4) ? lightB_x : ((t117 === 5) ? lightB_y : ((t117 === 6) ? lightB_z : lightB_w)))))));
-  let m2$1 = (0.5 * (t118 - p1$1));
+  const t180 = ((i$1 <= 0) ? lightA_x : ((i$1 === 1) ? lightA_y : ((i$1 === 2) ? lightA_z : ((i$1 === 3) ? lightA_w : ((i$1 === 4) ? lightB_x : ((i$1 === 5) ? lightB_y : ((i$1 === 6) ? lightB_z : lightB_w)))))));
+  let p1$1 = t180;
+  const t181 = ((i$1 + 1) | 0);
+  const t182 = ((t181 <= 0) ? lightA_x : ((t181 === 1) ? lightA_y : ((t181 === 2) ? lightA_z : ((t181 === 3) ? lightA_w : ((t181 === 4) ? lightB_x : ((t181 === 5) ? lightB_y : ((t181 === 6) ? lightB_z : lightB_w)))))));
+  let p2$1 = t182;
+  const t183 = ((i$1 - 1) | 0);
+  const t184 = ((t183 <= 0) ? lightA_x : ((t183 === 1) ? lightA_y : ((t183 === 2) ? lightA_z : ((t183 === 3) ? lightA_w : ((t183 === 4) ? lightB_x : ((t183 === 5) ? lightB_y : ((t183 === 6) ? lightB_z : lightB_w)))))));
+  let m1$1 = (0.5 * (p2$1 - t184));
+  const t185 = ((i$1 + 2) | 0);
+  const t186 = ((t185 <= 0) ? lightA_x : ((t185 === 1) ? lightA_y : ((t185 === 2) ? lightA_z : ((t185 === 3) ? lightA_w : ((t185 === 4) ? lightB_x : ((t185 === 5) ? lightB_y : ((t185 === 6) ? lightB_z : lightB_w)))))));
+  let m2$1 = (0.5 * (t186 - p1$1));
   let u2$1 = (u$1 * u$1);
   let u3$1 = (u2$1 * u$1);
   let v$1 = ((((p1$1 * (((2 * u3$1) - (3 * u2$1)) + 1)) + (m1$1 * ((u3$1 - (2 * u2$1)) + u$1))) + (p2$1 * ((3 * u2$1) - (2 * u3$1)))) + (m2$1 * (u3$1 - u2$1)));
-  const t119 = Math.min(Math.max(v$1, Math.min(p1$1, p2$1)), Math.max(p1$1, p2$1));
-  light = t119;
-  let t128 = 0;
+  const t187 = Math.min(Math.max(v$1, Math.min(p1$1, p2$1)), Math.max(p1$1, p2$1));
+  light = t187;
+  let t196 = 0;
   if ((placeBy === 0)) {
-    t128 = t;
+    t196 = t;
   } else {
-    let t127 = 0;
+    let t195 = 0;
     if ((placeBy === 1)) {
       let v_x$3 = key;
       let v_y$3 = seed;
@@ -1955,25 +2259,25 @@ export function streamRun(first: number, end: number, restA: Float64Array, seed:
       v_y$3 = ((v_y$3 + Math.imul(v_z$3, v_x$3)) | 0);
       v_z$3 = ((v_z$3 + Math.imul(v_x$3, v_y$3)) | 0);
       v_w$3 = ((v_w$3 + Math.imul(v_y$3, v_z$3)) | 0);
-      const t120 = v_x$3;
-      const t121 = v_y$3;
-      const t122 = v_z$3;
-      const t123 = v_w$3;
-      const t124 = ((((t120 >>> 8) | 0) >>> 0) * (1 / 16777216));
-      t127 = t124;
+      const t188 = v_x$3;
+      const t189 = v_y$3;
+      const t190 = v_z$3;
+      const t191 = v_w$3;
+      const t192 = ((((t188 >>> 8) | 0) >>> 0) * (1 / 16777216));
+      t195 = t192;
     } else {
-      let t126 = 0;
+      let t194 = 0;
       if ((placeBy === 2)) {
-        const t125 = ((groups - 1) | 0);
-        t126 = (many / Math.max(1, t125));
+        const t193 = ((groups - 1) | 0);
+        t194 = (many / Math.max(1, t193));
       } else {
-        t126 = born;
+        t194 = born;
       }
-      t127 = t126;
+      t195 = t194;
     }
-    t128 = t127;
+    t196 = t195;
   }
-  place = t128;
+  place = t196;
   place = Math.min(Math.max((0.5 + ((place - 0.5) * placeSpread)), 0), 1);
   position_o[k * 3] = position_x;
   position_o[k * 3 + 1] = position_y;
@@ -1992,7 +2296,7 @@ export function streamRun(first: number, end: number, restA: Float64Array, seed:
 }
 
 /** Parameters of each exported kernel, in order: name, GLSL type, direction. */
-export const signatures = {"streamElement":[{"name":"id","type":"uint","direction":"in"},{"name":"rest","type":"vec4","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"births","type":"int","direction":"in"},{"name":"drawn","type":"int","direction":"in"},{"name":"step_","type":"int","direction":"in"},{"name":"generations","type":"int","direction":"in"},{"name":"seconds","type":"float","direction":"in"},{"name":"form","type":"int","direction":"in"},{"name":"extent","type":"vec3","direction":"in"},{"name":"heading","type":"vec3","direction":"in"},{"name":"speed","type":"float","direction":"in"},{"name":"speedSpread","type":"float","direction":"in"},{"name":"spread","type":"float","direction":"in"},{"name":"outwards","type":"int","direction":"in"},{"name":"life","type":"float","direction":"in"},{"name":"lifeSpread","type":"float","direction":"in"},{"name":"early","type":"float","direction":"in"},{"name":"drag","type":"float","direction":"in"},{"name":"wind","type":"vec3","direction":"in"},{"name":"gravity","type":"vec3","direction":"in"},{"name":"turbulence","type":"float","direction":"in"},{"name":"whirlScale","type":"vec3","direction":"in"},{"name":"whirlPeriod","type":"ivec3","direction":"in"},{"name":"whirlCycles","type":"int","direction":"in"},{"name":"groups","type":"int","direction":"in"},{"name":"groupFactors","type":"vec4","direction":"in"},{"name":"travel","type":"float","direction":"in"},{"name":"tile","type":"float","direction":"in"},{"name":"circle","type":"float","direction":"in"},{"name":"circleTurns","type":"float","direction":"in"},{"name":"routeRadius","type":"float","direction":"in"},{"name":"routeTurns","type":"float","direction":"in"},{"name":"routeOn","type":"float","direction":"in"},{"name":"radius","type":"float","direction":"in"},{"name":"variation","type":"float","direction":"in"},{"name":"sizeA","type":"vec4","direction":"in"},{"name":"sizeB","type":"vec4","direction":"in"},{"name":"lightA","type":"vec4","direction":"in"},{"name":"lightB","type":"vec4","direction":"in"},{"name":"placeBy","type":"int","direction":"in"},{"name":"placeSpread","type":"float","direction":"in"},{"name":"lap","type":"float","direction":"in"},{"name":"position","type":"vec3","direction":"out"},{"name":"rotation","type":"vec4","direction":"out"},{"name":"size","type":"float","direction":"out"},{"name":"place","type":"float","direction":"out"},{"name":"light","type":"float","direction":"out"},{"name":"fade","type":"float","direction":"out"},{"name":"order","type":"float","direction":"out"},{"name":"key","type":"uint","direction":"out"}]} as const;
+export const signatures = {"streamElement":[{"name":"id","type":"uint","direction":"in"},{"name":"rest","type":"vec4","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"births","type":"int","direction":"in"},{"name":"drawn","type":"int","direction":"in"},{"name":"step_","type":"int","direction":"in"},{"name":"generations","type":"int","direction":"in"},{"name":"seconds","type":"float","direction":"in"},{"name":"form","type":"int","direction":"in"},{"name":"extent","type":"vec3","direction":"in"},{"name":"heading","type":"vec3","direction":"in"},{"name":"speed","type":"float","direction":"in"},{"name":"speedSpread","type":"float","direction":"in"},{"name":"spread","type":"float","direction":"in"},{"name":"outwards","type":"int","direction":"in"},{"name":"life","type":"float","direction":"in"},{"name":"lifeSpread","type":"float","direction":"in"},{"name":"early","type":"float","direction":"in"},{"name":"drag","type":"float","direction":"in"},{"name":"wind","type":"vec3","direction":"in"},{"name":"gravity","type":"vec3","direction":"in"},{"name":"turbulence","type":"float","direction":"in"},{"name":"whirlScale","type":"vec3","direction":"in"},{"name":"whirlPeriod","type":"ivec3","direction":"in"},{"name":"whirlCycles","type":"int","direction":"in"},{"name":"groups","type":"int","direction":"in"},{"name":"groupFactors","type":"vec4","direction":"in"},{"name":"travel","type":"float","direction":"in"},{"name":"tile","type":"float","direction":"in"},{"name":"circle","type":"float","direction":"in"},{"name":"circleTurns","type":"float","direction":"in"},{"name":"course","type":"vec4","direction":"in"},{"name":"track","type":"sampler2D","direction":"in"},{"name":"routeOn","type":"float","direction":"in"},{"name":"radius","type":"float","direction":"in"},{"name":"variation","type":"float","direction":"in"},{"name":"sizeA","type":"vec4","direction":"in"},{"name":"sizeB","type":"vec4","direction":"in"},{"name":"lightA","type":"vec4","direction":"in"},{"name":"lightB","type":"vec4","direction":"in"},{"name":"placeBy","type":"int","direction":"in"},{"name":"placeSpread","type":"float","direction":"in"},{"name":"lap","type":"float","direction":"in"},{"name":"position","type":"vec3","direction":"out"},{"name":"rotation","type":"vec4","direction":"out"},{"name":"size","type":"float","direction":"out"},{"name":"place","type":"float","direction":"out"},{"name":"light","type":"float","direction":"out"},{"name":"fade","type":"float","direction":"out"},{"name":"order","type":"float","direction":"out"},{"name":"key","type":"uint","direction":"out"}]} as const;
 
 /** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */
 export const sources: Record<string, string> = {
@@ -2000,6 +2304,70 @@ export const sources: Record<string, string> = {
   ...from1,
   ...from2,
   ...from3,
+  'space/route.glsl': `
+vec3 trackNode(sampler2D track, int node) { return texelFetch(track, ivec2(node * 2, 0), 0).xyz; }
+vec3 trackUpright(sampler2D track, int node) { return texelFetch(track, ivec2(node * 2 + 1, 0), 0).xyz; }
+
+void routeFrame(float advance, vec4 course, float period, sampler2D track, out vec3 origin, out vec4 frame, out float pace) {
+  if (course.z > 0.0) {
+    float round_ = advance / period;
+    float whole = floor(round_);
+    float at = (round_ - whole) * course.z;
+    int node = min(int(at), int(course.z) - 1);
+    float f = at - float(node);
+    float g = 1.0 - f;
+    vec4 weight = vec4(g * g * g, 3.0 * f * f * f - 6.0 * f * f + 4.0, 3.0 * g * g * g - 6.0 * g * g + 4.0, f * f * f) / 6.0;
+    vec4 rate = vec4(-g * g, 3.0 * f * f - 4.0 * f, 4.0 * g - 3.0 * g * g, f * f) * 0.5;
+    vec3 a = trackNode(track, node);
+    vec3 b = trackNode(track, node + 1);
+    vec3 c = trackNode(track, node + 2);
+    vec3 d = trackNode(track, node + 3);
+    origin = a * weight.x + b * weight.y + c * weight.z + d * weight.w - vec3(0.0, 0.0, course.w * whole);
+    vec3 along = a * rate.x + b * rate.y + c * rate.z + d * rate.w;
+    float quick = length(along);
+    pace = quick * course.z / period;
+    vec3 back = along / -max(quick, 1e-9);
+    vec3 up = trackUpright(track, node) * weight.x + trackUpright(track, node + 1) * weight.y
+            + trackUpright(track, node + 2) * weight.z + trackUpright(track, node + 3) * weight.w;
+    vec3 right = normalize(cross(up, back));
+    frame = quatFrom(right, cross(back, right), back);
+  } else {
+    float turn = advance * course.y;
+    float s = sinTurn(turn);
+    float c = cosTurn(turn);
+    origin = vec3(course.x * c, course.x * s, -advance);
+    float slope = course.x * TAU * course.y;
+    // leaning from straight ahead into the tangent is one rotation about the direction outwards
+    pace = sqrt(1.0 + slope * slope);
+    float inv = 1.0 / pace;
+    float half_ = sqrt(0.5 + 0.5 * inv);
+    float across = slope >= 0.0 ? sqrt(max(0.0, 0.5 - 0.5 * inv)) : -sqrt(max(0.0, 0.5 - 0.5 * inv));
+    frame = vec4(c * across, s * across, 0.0, half_);
+  }
+}
+
+vec3 fromTrack(vec3 place, vec4 course, sampler2D track) {
+  vec3 before = trackNode(track, 0);
+  vec3 here = trackNode(track, 1);
+  vec3 from = vec3(0.0);
+  vec3 nearest = vec3(1e9);
+  for (int i = 0; i < 129; i++) {
+    vec3 after = trackNode(track, i + 2);
+    vec3 to = (before + here * 4.0 + after) / 6.0;
+    if (i > 0) {
+      vec3 step_ = to - from;
+      vec3 away = place - from;
+      if (course.w > 0.0) away.z -= course.w * floor(away.z / course.w + 0.5);
+      vec3 off = away - step_ * clamp(dot(away, step_) / max(dot(step_, step_), 1e-12), 0.0, 1.0);
+      if (dot(off, off) < dot(nearest, nearest)) nearest = off;
+    }
+    from = to;
+    before = here;
+    here = after;
+  }
+  return nearest;
+}
+`,
   'layers/stream/stream.glsl': `
 void streamBirth(int form, vec3 extent, vec4 u, vec4 rest, out vec3 at, out vec3 outward) {
   at = vec3(0.0);
@@ -2025,7 +2393,7 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
                    vec3 heading, float speed, float speedSpread, float spread, int outwards, float life, float lifeSpread,
                    float early, float drag, vec3 wind, vec3 gravity, float turbulence, vec3 whirlScale, ivec3 whirlPeriod,
                    int whirlCycles, int groups, vec4 groupFactors, float travel, float tile, float circle, float circleTurns,
-                   float routeRadius, float routeTurns, float routeOn, float radius, float variation, vec4 sizeA, vec4 sizeB,
+                   vec4 course, sampler2D track, float routeOn, float radius, float variation, vec4 sizeA, vec4 sizeB,
                    vec4 lightA, vec4 lightB, int placeBy, float placeSpread, float lap, out vec3 position, out vec4 rotation,
                    out float size, out float place, out float light, out float fade, out float order, out uint key) {
   int index = int(id);
@@ -2071,13 +2439,14 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
   }
   rotation = vec4(0.0, 0.0, 0.0, 1.0);
   if (routeOn > 0.5) {
-    // the route repeats with the tile, so only the place within it counts
+    // the route repeats, so only the place within it counts
     float advance = fract(then * travel / tile) * tile;
+    float pace;
     vec3 origin;
     vec4 frame;
-    routeFrame(advance, routeRadius, routeTurns, origin, frame);
+    routeFrame(advance, course, tile, track, origin, frame, pace);
     from = origin + rotateBy(frame, from);
-    going = rotateBy(frame, going) + rotateBy(frame, vec3(0.0, 0.0, -1.0)) * (travel / seconds);
+    going = rotateBy(frame, going) + rotateBy(frame, vec3(0.0, 0.0, -1.0)) * (travel * pace / seconds);
     at = rotateBy(frame, at);
     v0 = rotateBy(frame, v0);
   }

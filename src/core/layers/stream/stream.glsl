@@ -41,7 +41,7 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
                    vec3 heading, float speed, float speedSpread, float spread, int outwards, float life, float lifeSpread,
                    float early, float drag, vec3 wind, vec3 gravity, float turbulence, vec3 whirlScale, ivec3 whirlPeriod,
                    int whirlCycles, int groups, vec4 groupFactors, float travel, float tile, float circle, float circleTurns,
-                   float routeRadius, float routeTurns, float routeOn, float radius, float variation, vec4 sizeA, vec4 sizeB,
+                   vec4 course, sampler2D track, float routeOn, float radius, float variation, vec4 sizeA, vec4 sizeB,
                    vec4 lightA, vec4 lightB, int placeBy, float placeSpread, float lap, out vec3 position, out vec4 rotation,
                    out float size, out float place, out float light, out float fade, out float order, out uint key) {
   int index = int(id);
@@ -87,13 +87,14 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
   }
   rotation = vec4(0.0, 0.0, 0.0, 1.0);
   if (routeOn > 0.5) {
-    // the route repeats with the tile, so only the place within it counts
+    // the route repeats, so only the place within it counts
     float advance = fract(then * travel / tile) * tile;
+    float pace;
     vec3 origin;
     vec4 frame;
-    routeFrame(advance, routeRadius, routeTurns, origin, frame);
+    routeFrame(advance, course, tile, track, origin, frame, pace);
     from = origin + rotateBy(frame, from);
-    going = rotateBy(frame, going) + rotateBy(frame, vec3(0.0, 0.0, -1.0)) * (travel / seconds);
+    going = rotateBy(frame, going) + rotateBy(frame, vec3(0.0, 0.0, -1.0)) * (travel * pace / seconds);
     at = rotateBy(frame, at);
     v0 = rotateBy(frame, v0);
   }

@@ -5,6 +5,7 @@ import { surfacePoints } from '../../solids/surface';
 import { evaluateAnimated } from '../../time/animated';
 import { fitNoise } from '../../treatments/base';
 import { layerBase, layerSeed, matterFields, matterOf, placement, type Placement } from '../base';
+import { carriedAlong, courseValues, paceOf } from '../course';
 import type { Drawing, LayerContext, LayerDefinition } from '../definition';
 import { placedExtent } from '../place/place';
 import { birthsOf, type Births } from './births';
@@ -465,8 +466,7 @@ export const stream: LayerDefinition<StreamLayer> = {
       tile: context.tile,
       circle: layer.circle,
       circleTurns: layer.circleTurns,
-      routeRadius: route.radius,
-      routeTurns: route.turnsPerMetre,
+      ...courseValues(route),
       routeOn: layer.travels ? 1 : 0,
       // a mesh is one size across, a particle's size is its radius
       radius: layer.size * (isBodies(layer) ? 2 : 1),
@@ -507,10 +507,11 @@ export const stream: LayerDefinition<StreamLayer> = {
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => (isBodies(layer) ? 1 : evaluateAnimated(layer.light, phase)),
   extent(layer, context: LayerContext) {
+    const route = context.routeOf(layer.follow);
     const age = longestLife(layer);
     const inherited =
       layer.circle * 2 * Math.PI * Math.abs(layer.circleTurns) +
-      (layer.travels ? context.tile * Math.abs(layer.rounds) : 0);
+      (layer.travels ? paceOf(route, context.tile) * context.tile * Math.abs(layer.rounds) : 0);
     const fastest =
       layer.speed * (1 + layer.speedSpread) * groupFactor(layer.groupSpeed, layer.groups) + inherited / context.seconds;
     const k = layer.drag * Math.min(1, layer.groupDrag ** (layer.groups - 1));
@@ -536,7 +537,6 @@ export const stream: LayerDefinition<StreamLayer> = {
       (layer.depth / 2) * spanned + loose + wind[2] + radius,
     ];
     if (!layer.travels) return placedExtent(layer, half, radius);
-    const { radius: bend } = context.routeOf(layer.follow);
     const along = context.tile / 2;
     const place: Placement = {
       ...travelling(layer),
@@ -549,11 +549,8 @@ export const stream: LayerDefinition<StreamLayer> = {
       bank: 0,
       scale: 1,
     };
-    return {
-      ...placedExtent(place, [half[0], half[1], half[2] + along], radius),
-      bend,
-      carried: bend > 0 ? layer.circle + half[0] : 0,
-    };
+    const straight = placedExtent(place, [half[0], half[1], half[2] + along], radius);
+    return carriedAlong(straight, route, Math.hypot(...half));
   },
   closingSteps: () => ({}),
 };

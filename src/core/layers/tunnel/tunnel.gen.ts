@@ -2,7 +2,7 @@
 // @ts-nocheck: unrolled loops compare constants
 import { sources as from0 } from '../../random/hash.gen';
 import { sources as from1 } from '../../noise/flow.gen';
-import { sources as from2 } from '../../space/route.gen';
+import { sources as from2 } from '../../space/rotation.gen';
 export const RF = new Float64Array(14), RI = new Int32Array(5);
 export function flowNoise$(): void {
   let grad_x = 0;
@@ -665,7 +665,7 @@ export function flowNoise$(): void {
   RF[3] = grad_z;
   return;
 }
-export function tunnelElement(id: number, seed: number, corners: number, roundness: number, flatness: number, copies: number, innerRatio: number, innerTurn: number, radius: number, rings: number, stride: number, tile: number, twist: number, wobble: number, wobbleCycles: number, placeBy: number, placeSpread: number, placeCycles: number, placeDetail: number, accent: number, routeRadius: number, routeTurns: number, lap: number): void {
+export function tunnelElement(id: number, seed: number, corners: number, roundness: number, drawn: number, section: Float64Array, flatness: number, copies: number, innerRatio: number, innerTurn: number, radius: number, rings: number, stride: number, tile: number, twist: number, wobble: number, wobbleCycles: number, placeBy: number, placeSpread: number, placeCycles: number, placeDetail: number, accent: number, course_x: number, course_y: number, course_z: number, course_w: number, track: Float64Array, lap: number): void {
   let position_x = 0;
   let position_y = 0;
   let position_z = 0;
@@ -684,6 +684,7 @@ export function tunnelElement(id: number, seed: number, corners: number, roundne
   id = id | 0;
   seed = seed | 0;
   corners = corners | 0;
+  drawn = drawn | 0;
   copies = copies | 0;
   rings = rings | 0;
   stride = stride | 0;
@@ -693,8 +694,8 @@ export function tunnelElement(id: number, seed: number, corners: number, roundne
   placeDetail = placeDetail | 0;
   let index = id;
   let copy = ((((index / corners) | 0) % copies) | 0);
-  let drawn = Math.imul(((index / Math.imul(corners, copies)) | 0), stride);
-  let ring = ((drawn >= rings) ? ((drawn - rings) | 0) : drawn);
+  let shown = Math.imul(((index / Math.imul(corners, copies)) | 0), stride);
+  let ring = ((shown >= rings) ? ((shown - rings) | 0) : shown);
   let cornerIndex = ((index - Math.imul(((index / corners) | 0), corners)) | 0);
   key = ((Math.imul(ring, 2) + copy) | 0);
   let v_x = ring;
@@ -725,7 +726,7 @@ export function tunnelElement(id: number, seed: number, corners: number, roundne
   let h_y = t1;
   let h_z = t2;
   let h_w = t3;
-  let along = ((drawn + 0.5) / rings);
+  let along = ((shown + 0.5) / rings);
   order = (along - Math.floor(along));
   let inside = copy;
   size = (radius * (1 * (1 - inside) + innerRatio * inside));
@@ -752,34 +753,64 @@ export function tunnelElement(id: number, seed: number, corners: number, roundne
     cx = (cx * reach);
     cy = (cy * reach);
   }
+  if ((drawn === 1)) {
+    const t9 = cornerIndex * 4;
+    const t10 = section[t9 + 0];
+    const t11 = section[t9 + 1];
+    const t12 = section[t9 + 2];
+    const t13 = section[t9 + 3];
+    let corner_x = t10;
+    let corner_y = t11;
+    const t14 = (innerTurn * inside);
+    const t15 = (t14 + 0.25);
+    let r$2 = (t15 - Math.floor((t15 + 0.5)));
+    let a$2 = Math.abs(r$2);
+    const t16 = (0.5 - a$2);
+    let q$2 = (Math.min(a$2, t16) * 6.283185307179586);
+    let q2$2 = (q$2 * q$2);
+    let s$2 = (q$2 * (1 + (q2$2 * ((-0.16666666667) + (q2$2 * (0.0083333333333 + (q2$2 * ((-0.00019841269841) + (q2$2 * (0.0000027557319224 + (q2$2 * (-2.5052108385e-8))))))))))));
+    const t17 = ((r$2 < 0) ? (-s$2) : s$2);
+    let ci = t17;
+    const t18 = (innerTurn * inside);
+    let r$3 = (t18 - Math.floor((t18 + 0.5)));
+    let a$3 = Math.abs(r$3);
+    const t19 = (0.5 - a$3);
+    let q$3 = (Math.min(a$3, t19) * 6.283185307179586);
+    let q2$3 = (q$3 * q$3);
+    let s$3 = (q$3 * (1 + (q2$3 * ((-0.16666666667) + (q2$3 * (0.0083333333333 + (q2$3 * ((-0.00019841269841) + (q2$3 * (0.0000027557319224 + (q2$3 * (-2.5052108385e-8))))))))))));
+    const t20 = ((r$3 < 0) ? (-s$3) : s$3);
+    let si = t20;
+    cx = ((corner_x * ci) - (corner_y * si));
+    cy = ((corner_x * si) + (corner_y * ci));
+  }
   cy = (cy * flatness);
   let around = (twist * along);
-  const t9 = (around + 0.25);
-  let r$2 = (t9 - Math.floor((t9 + 0.5)));
-  let a$2 = Math.abs(r$2);
-  const t10 = (0.5 - a$2);
-  let q$2 = (Math.min(a$2, t10) * 6.283185307179586);
-  let q2$2 = (q$2 * q$2);
-  let s$2 = (q$2 * (1 + (q2$2 * ((-0.16666666667) + (q2$2 * (0.0083333333333 + (q2$2 * ((-0.00019841269841) + (q2$2 * (0.0000027557319224 + (q2$2 * (-2.5052108385e-8))))))))))));
-  const t11 = ((r$2 < 0) ? (-s$2) : s$2);
-  let ca = t11;
-  let r$3 = (around - Math.floor((around + 0.5)));
-  let a$3 = Math.abs(r$3);
-  const t12 = (0.5 - a$3);
-  let q$3 = (Math.min(a$3, t12) * 6.283185307179586);
-  let q2$3 = (q$3 * q$3);
-  let s$3 = (q$3 * (1 + (q2$3 * ((-0.16666666667) + (q2$3 * (0.0083333333333 + (q2$3 * ((-0.00019841269841) + (q2$3 * (0.0000027557319224 + (q2$3 * (-2.5052108385e-8))))))))))));
-  const t13 = ((r$3 < 0) ? (-s$3) : s$3);
-  let sa = t13;
+  const t21 = (around + 0.25);
+  let r$4 = (t21 - Math.floor((t21 + 0.5)));
+  let a$4 = Math.abs(r$4);
+  const t22 = (0.5 - a$4);
+  let q$4 = (Math.min(a$4, t22) * 6.283185307179586);
+  let q2$4 = (q$4 * q$4);
+  let s$4 = (q$4 * (1 + (q2$4 * ((-0.16666666667) + (q2$4 * (0.0083333333333 + (q2$4 * ((-0.00019841269841) + (q2$4 * (0.0000027557319224 + (q2$4 * (-2.5052108385e-8))))))))))));
+  const t23 = ((r$4 < 0) ? (-s$4) : s$4);
+  let ca = t23;
+  let r$5 = (around - Math.floor((around + 0.5)));
+  let a$5 = Math.abs(r$5);
+  const t24 = (0.5 - a$5);
+  let q$5 = (Math.min(a$5, t24) * 6.283185307179586);
+  let q2$5 = (q$5 * q$5);
+  let s$5 = (q$5 * (1 + (q2$5 * ((-0.16666666667) + (q2$5 * (0.0083333333333 + (q2$5 * ((-0.00019841269841) + (q2$5 * (0.0000027557319224 + (q2$5 * (-2.5052108385e-8))))))))))));
+  const t25 = ((r$5 < 0) ? (-s$5) : s$5);
+  let sa = t25;
   let flat__x = ((cx * ca) - (cy * sa));
   let flat__y = ((cx * sa) + (cy * ca));
   let slope_x = 0;
   let slope_y = 0;
   let slope_z = 0;
   if ((wobble > 0)) {
-    const t14 = (0.9 * (1 / Math.sqrt((((flat__x * flat__x) + (flat__y * flat__y)) + 1e-9))));
-    let q_x = (flat__x * t14);
-    let q_y = (flat__y * t14);
+    const t26 = (0.9 * (1 / Math.sqrt((((flat__x * flat__x) + (flat__y * flat__y)) + 1e-9))));
+    let q_x = (flat__x * t26);
+    let q_y = (flat__y * t26);
     let q_z = (along * 6);
     RF[0] = q_x;
     RF[1] = q_y;
@@ -791,25 +822,25 @@ export function tunnelElement(id: number, seed: number, corners: number, roundne
     RF[3] = lap;
     RI[4] = wobbleCycles;
     flowNoise$();
-    const t15 = RF[0];
-    const t16 = RF[1];
-    const t17 = RF[2];
-    const t18 = RF[3];
-    slope_x = t16;
-    slope_y = t17;
-    slope_z = t18;
-    let n = t15;
-    const t19 = (1 + (wobble * n));
-    flat__x = (flat__x * t19);
-    flat__y = (flat__y * t19);
+    const t27 = RF[0];
+    const t28 = RF[1];
+    const t29 = RF[2];
+    const t30 = RF[3];
+    slope_x = t28;
+    slope_y = t29;
+    slope_z = t30;
+    let n = t27;
+    const t31 = (1 + (wobble * n));
+    flat__x = (flat__x * t31);
+    flat__y = (flat__y * t31);
   }
   spoke_x = flat__x;
   spoke_y = flat__y;
   spoke_z = 0;
   place = order;
   if ((placeBy === 0)) {
-    const t20 = ((((h_z >>> 8) | 0) >>> 0) * (1 / 16777216));
-    place = t20;
+    const t32 = ((((h_z >>> 8) | 0) >>> 0) * (1 / 16777216));
+    place = t32;
   }
   if ((placeBy === 1)) {
     place = Math.abs(((place * 2) - 1));
@@ -828,36 +859,41 @@ export function tunnelElement(id: number, seed: number, corners: number, roundne
     RF[3] = lap;
     RI[4] = placeCycles;
     flowNoise$();
-    const t21 = RF[0];
-    const t22 = RF[1];
-    const t23 = RF[2];
-    const t24 = RF[3];
-    slope_x = t22;
-    slope_y = t23;
-    slope_z = t24;
-    let n$1 = t21;
-    const t25 = ((((h_w >>> 8) | 0) >>> 0) * (1 / 16777216));
-    place = ((0.5 + (1.25 * n$1)) + ((t25 - 0.5) * 0.25));
+    const t33 = RF[0];
+    const t34 = RF[1];
+    const t35 = RF[2];
+    const t36 = RF[3];
+    slope_x = t34;
+    slope_y = t35;
+    slope_z = t36;
+    let n$1 = t33;
+    const t37 = ((((h_w >>> 8) | 0) >>> 0) * (1 / 16777216));
+    place = ((0.5 + (1.25 * n$1)) + ((t37 - 0.5) * 0.25));
   }
   if ((placeBy === 3)) {
     place = Math.abs((((cornerIndex / corners) * 2) - 1));
   }
   place = Math.min(Math.max((0.5 + ((place - 0.5) * placeSpread)), 0), 1);
-  const t26 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
-  const t27 = (lap * ((1 + (((h_x >>> 0) % (3 >>> 0)) | 0)) | 0));
-  const t28 = (t26 + (t27 - Math.floor(t27)));
-  let r$4 = (t28 - Math.floor((t28 + 0.5)));
-  let a$4 = Math.abs(r$4);
-  const t29 = (0.5 - a$4);
-  let q$4 = (Math.min(a$4, t29) * 6.283185307179586);
-  let q2$4 = (q$4 * q$4);
-  let s$4 = (q$4 * (1 + (q2$4 * ((-0.16666666667) + (q2$4 * (0.0083333333333 + (q2$4 * ((-0.00019841269841) + (q2$4 * (0.0000027557319224 + (q2$4 * (-2.5052108385e-8))))))))))));
-  const t30 = ((r$4 < 0) ? (-s$4) : s$4);
-  let wave = (0.5 + (0.5 * t30));
+  const t38 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
+  const t39 = (lap * ((1 + (((h_x >>> 0) % (3 >>> 0)) | 0)) | 0));
+  const t40 = (t38 + (t39 - Math.floor(t39)));
+  let r$6 = (t40 - Math.floor((t40 + 0.5)));
+  let a$6 = Math.abs(r$6);
+  const t41 = (0.5 - a$6);
+  let q$6 = (Math.min(a$6, t41) * 6.283185307179586);
+  let q2$6 = (q$6 * q$6);
+  let s$6 = (q$6 * (1 + (q2$6 * ((-0.16666666667) + (q2$6 * (0.0083333333333 + (q2$6 * ((-0.00019841269841) + (q2$6 * (0.0000027557319224 + (q2$6 * (-2.5052108385e-8))))))))))));
+  const t42 = ((r$6 < 0) ? (-s$6) : s$6);
+  let wave = (0.5 + (0.5 * t42));
   light = (1 * (1 - accent) + (0.25 + ((((4 * wave) * wave) * wave) * wave)) * accent);
-  const t31 = (along * tile);
-  const t32 = routeRadius;
-  const t33 = routeTurns;
+  let pace = 0;
+  const t43 = (along * tile);
+  const t44 = course_x;
+  const t45 = course_y;
+  const t46 = course_z;
+  const t47 = course_w;
+  const t48 = tile;
+  const t49 = track;
   let origin_x = 0;
   let origin_y = 0;
   let origin_z = 0;
@@ -865,43 +901,191 @@ export function tunnelElement(id: number, seed: number, corners: number, roundne
   let frame_y = 0;
   let frame_z = 0;
   let frame_w = 0;
-  let turn$1 = (t31 * t33);
-  let r$5 = (turn$1 - Math.floor((turn$1 + 0.5)));
-  let a$5 = Math.abs(r$5);
-  const t34 = (0.5 - a$5);
-  let q$5 = (Math.min(a$5, t34) * 6.283185307179586);
-  let q2$5 = (q$5 * q$5);
-  let s$5 = (q$5 * (1 + (q2$5 * ((-0.16666666667) + (q2$5 * (0.0083333333333 + (q2$5 * ((-0.00019841269841) + (q2$5 * (0.0000027557319224 + (q2$5 * (-2.5052108385e-8))))))))))));
-  const t35 = ((r$5 < 0) ? (-s$5) : s$5);
-  let s$6 = t35;
-  const t36 = (turn$1 + 0.25);
-  let r$6 = (t36 - Math.floor((t36 + 0.5)));
-  let a$6 = Math.abs(r$6);
-  const t37 = (0.5 - a$6);
-  let q$6 = (Math.min(a$6, t37) * 6.283185307179586);
-  let q2$6 = (q$6 * q$6);
-  let s$7 = (q$6 * (1 + (q2$6 * ((-0.16666666667) + (q2$6 * (0.0083333333333 + (q2$6 * ((-0.00019841269841) + (q2$6 * (0.0000027557319224 + (q2$6 * (-2.5052108385e-8))))))))))));
-  const t38 = ((r$6 < 0) ? (-s$7) : s$7);
-  let c = t38;
-  origin_x = (t32 * c);
-  origin_y = (t32 * s$6);
-  origin_z = (-t31);
-  let slope = ((t32 * 6.283185307179586) * t33);
-  let inv = (1 / Math.sqrt((1 + (slope * slope))));
-  let half_ = Math.sqrt((0.5 + (0.5 * inv)));
-  let t41 = 0;
-  if ((slope >= 0)) {
-    const t39 = (0.5 - (0.5 * inv));
-    t41 = Math.sqrt(Math.max(0, t39));
-  } else {
-    const t40 = (0.5 - (0.5 * inv));
-    t41 = (-Math.sqrt(Math.max(0, t40)));
+  let pace$1 = 0;
+  if ((t46 > 0)) {
+    let round_ = (t43 / t48);
+    let whole = Math.floor(round_);
+    let at = ((round_ - whole) * t46);
+    const t50 = (at | 0);
+    const t51 = (((t46 | 0) - 1) | 0);
+    let node = Math.min(t50, t51);
+    let f = (at - node);
+    let g = (1 - f);
+    let weight_x = (((g * g) * g) / 6);
+    let weight_y = ((((((3 * f) * f) * f) - ((6 * f) * f)) + 4) / 6);
+    let weight_z = ((((((3 * g) * g) * g) - ((6 * g) * g)) + 4) / 6);
+    let weight_w = (((f * f) * f) / 6);
+    let rate_x = (((-g) * g) * 0.5);
+    let rate_y = ((((3 * f) * f) - (4 * f)) * 0.5);
+    let rate_z = (((4 * g) - ((3 * g) * g)) * 0.5);
+    let rate_w = ((f * f) * 0.5);
+    const t52 = Math.imul(node, 2) * 4;
+    const t53 = t49[t52 + 0];
+    const t54 = t49[t52 + 1];
+    const t55 = t49[t52 + 2];
+    const t56 = t49[t52 + 3];
+    let a_x = t53;
+    let a_y = t54;
+    let a_z = t55;
+    const t57 = ((node + 1) | 0);
+    const t58 = Math.imul(t57, 2) * 4;
+    const t59 = t49[t58 + 0];
+    const t60 = t49[t58 + 1];
+    const t61 = t49[t58 + 2];
+    const t62 = t49[t58 + 3];
+    let b_x = t59;
+    let b_y = t60;
+    let b_z = t61;
+    const t63 = ((node + 2) | 0);
+    const t64 = Math.imul(t63, 2) * 4;
+    const t65 = t49[t64 + 0];
+    const t66 = t49[t64 + 1];
+    const t67 = t49[t64 + 2];
+    const t68 = t49[t64 + 3];
+    let c_x = t65;
+    let c_y = t66;
+    let c_z = t67;
+    const t69 = ((node + 3) | 0);
+    const t70 = Math.imul(t69, 2) * 4;
+    const t71 = t49[t70 + 0];
+    const t72 = t49[t70 + 1];
+    const t73 = t49[t70 + 2];
+    const t74 = t49[t70 + 3];
+    let d_x = t71;
+    let d_y = t72;
+    let d_z = t73;
+    origin_x = (((((a_x * weight_x) + (b_x * weight_y)) + (c_x * weight_z)) + (d_x * weight_w)) - 0);
+    origin_y = (((((a_y * weight_x) + (b_y * weight_y)) + (c_y * weight_z)) + (d_y * weight_w)) - 0);
+    origin_z = (((((a_z * weight_x) + (b_z * weight_y)) + (c_z * weight_z)) + (d_z * weight_w)) - (t47 * whole));
+    let along_x = ((((a_x * rate_x) + (b_x * rate_y)) + (c_x * rate_z)) + (d_x * rate_w));
+    let along_y = ((((a_y * rate_x) + (b_y * rate_y)) + (c_y * rate_z)) + (d_y * rate_w));
+    let along_z = ((((a_z * rate_x) + (b_z * rate_y)) + (c_z * rate_z)) + (d_z * rate_w));
+    let quick = Math.sqrt((((along_x * along_x) + (along_y * along_y)) + (along_z * along_z)));
+    pace$1 = ((quick * t46) / t48);
+    const t75 = 1e-9;
+    const t76 = (-Math.max(quick, t75));
+    let back_x = (along_x / t76);
+    let back_y = (along_y / t76);
+    let back_z = (along_z / t76);
+    const t77 = ((Math.imul(node, 2) + 1) | 0) * 4;
+    const t78 = t49[t77 + 0];
+    const t79 = t49[t77 + 1];
+    const t80 = t49[t77 + 2];
+    const t81 = t49[t77 + 3];
+    const t82 = ((node + 1) | 0);
+    const t83 = ((Math.imul(t82, 2) + 1) | 0) * 4;
+    const t84 = t49[t83 + 0];
+    const t85 = t49[t83 + 1];
+    const t86 = t49[t83 + 2];
+    const t87 = t49[t83 + 3];
+    const t88 = ((node + 2) | 0);
+    const t89 = ((Math.imul(t88, 2) + 1) | 0) * 4;
+    const t90 = t49[t89 + 0];
+    const t91 = t49[t89 + 1];
+    const t92 = t49[t89 + 2];
+    const t93 = t49[t89 + 3];
+    const t94 = ((node + 3) | 0);
+    const t95 = ((Math.imul(t94, 2) + 1) | 0) * 4;
+    const t96 = t49[t95 + 0];
+    const t97 = t49[t95 + 1];
+    const t98 = t49[t95 + 2];
+    const t99 = t49[t95 + 3];
+    let up_x = ((((t78 * weight_x) + (t84 * weight_y)) + (t90 * weight_z)) + (t96 * weight_w));
+    let up_y = ((((t79 * weight_x) + (t85 * weight_y)) + (t91 * weight_z)) + (t97 * weight_w));
+    let up_z = ((((t80 * weight_x) + (t86 * weight_y)) + (t92 * weight_z)) + (t98 * weight_w));
+    const t100 = (up_y * back_z - up_z * back_y);
+    const t101 = (up_z * back_x - up_x * back_z);
+    const t102 = (up_x * back_y - up_y * back_x);
+    const t103 = (1 / Math.sqrt((((t100 * t100) + (t101 * t101)) + (t102 * t102))));
+    let right_x = (t100 * t103);
+    let right_y = (t101 * t103);
+    let right_z = (t102 * t103);
+    const t104 = right_x;
+    const t105 = right_y;
+    const t106 = right_z;
+    const t107 = (back_y * right_z - back_z * right_y);
+    const t108 = (back_z * right_x - back_x * right_z);
+    const t109 = (back_x * right_y - back_y * right_x);
+    const t110 = back_x;
+    const t111 = back_y;
+    const t112 = back_z;
+    let trace = ((t104 + t108) + t112);
+    let q_x$2 = (t109 - t111);
+    let q_y$2 = (t110 - t106);
+    let q_z$2 = (t105 - t107);
+    let q_w = (1 + trace);
+    if ((trace < 0)) {
+      if (((t104 > t108) && (t104 > t112))) {
+        q_x$2 = (((1 + t104) - t108) - t112);
+        q_y$2 = (t105 + t107);
+        q_z$2 = (t110 + t106);
+        q_w = (t109 - t111);
+      }
+      else {
+        if ((t108 > t112)) {
+          q_x$2 = (t105 + t107);
+          q_y$2 = (((1 + t108) - t112) - t104);
+          q_z$2 = (t109 + t111);
+          q_w = (t110 - t106);
+        }
+        else {
+          q_x$2 = (t110 + t106);
+          q_y$2 = (t109 + t111);
+          q_z$2 = (((1 + t112) - t104) - t108);
+          q_w = (t105 - t107);
+        }
+      }
+    }
+    const t113 = (1 / Math.sqrt(((((q_x$2 * q_x$2) + (q_y$2 * q_y$2)) + (q_z$2 * q_z$2)) + (q_w * q_w))));
+    const t114 = (q_x$2 * t113);
+    const t115 = (q_y$2 * t113);
+    const t116 = (q_z$2 * t113);
+    const t117 = (q_w * t113);
+    frame_x = t114;
+    frame_y = t115;
+    frame_z = t116;
+    frame_w = t117;
   }
-  let across = t41;
-  frame_x = (c * across);
-  frame_y = (s$6 * across);
-  frame_z = 0;
-  frame_w = half_;
+  else {
+    let turn$1 = (t43 * t45);
+    let r$7 = (turn$1 - Math.floor((turn$1 + 0.5)));
+    let a$7 = Math.abs(r$7);
+    const t118 = (0.5 - a$7);
+    let q$7 = (Math.min(a$7, t118) * 6.283185307179586);
+    let q2$7 = (q$7 * q$7);
+    let s$7 = (q$7 * (1 + (q2$7 * ((-0.16666666667) + (q2$7 * (0.0083333333333 + (q2$7 * ((-0.00019841269841) + (q2$7 * (0.0000027557319224 + (q2$7 * (-2.5052108385e-8))))))))))));
+    const t119 = ((r$7 < 0) ? (-s$7) : s$7);
+    let s$8 = t119;
+    const t120 = (turn$1 + 0.25);
+    let r$8 = (t120 - Math.floor((t120 + 0.5)));
+    let a$8 = Math.abs(r$8);
+    const t121 = (0.5 - a$8);
+    let q$8 = (Math.min(a$8, t121) * 6.283185307179586);
+    let q2$8 = (q$8 * q$8);
+    let s$9 = (q$8 * (1 + (q2$8 * ((-0.16666666667) + (q2$8 * (0.0083333333333 + (q2$8 * ((-0.00019841269841) + (q2$8 * (0.0000027557319224 + (q2$8 * (-2.5052108385e-8))))))))))));
+    const t122 = ((r$8 < 0) ? (-s$9) : s$9);
+    let c = t122;
+    origin_x = (t44 * c);
+    origin_y = (t44 * s$8);
+    origin_z = (-t43);
+    let slope = ((t44 * 6.283185307179586) * t45);
+    pace$1 = Math.sqrt((1 + (slope * slope)));
+    let inv = (1 / pace$1);
+    let half_ = Math.sqrt((0.5 + (0.5 * inv)));
+    let t125 = 0;
+    if ((slope >= 0)) {
+      const t123 = (0.5 - (0.5 * inv));
+      t125 = Math.sqrt(Math.max(0, t123));
+    } else {
+      const t124 = (0.5 - (0.5 * inv));
+      t125 = (-Math.sqrt(Math.max(0, t124)));
+    }
+    let across = t125;
+    frame_x = (c * across);
+    frame_y = (s$8 * across);
+    frame_z = 0;
+    frame_w = half_;
+  }
   position_x = origin_x;
   position_y = origin_y;
   position_z = origin_z;
@@ -909,6 +1093,7 @@ export function tunnelElement(id: number, seed: number, corners: number, roundne
   rotation_y = frame_y;
   rotation_z = frame_z;
   rotation_w = frame_w;
+  pace = pace$1;
   RF[0] = position_x;
   RF[1] = position_y;
   RF[2] = position_z;
@@ -925,8 +1110,8 @@ export function tunnelElement(id: number, seed: number, corners: number, roundne
   RF[13] = order;
   RI[0] = key;
 }
-export function tunnelRun(first: number, end: number, seed: number, corners: number, roundness: number, flatness: number, copies: number, innerRatio: number, innerTurn: number, radius: number, rings: number, stride: number, tile: number, twist: number, wobble: number, wobbleCycles: number, placeBy: number, placeSpread: number, placeCycles: number, placeDetail: number, accent: number, routeRadius: number, routeTurns: number, lap: number, position_o: Float64Array, rotation_o: Float64Array, spoke_o: Float64Array, size_o: Float64Array, place_o: Float64Array, light_o: Float64Array, order_o: Float64Array, key_o: Uint32Array): void {
-  seed = seed | 0; corners = corners | 0; copies = copies | 0; rings = rings | 0; stride = stride | 0; wobbleCycles = wobbleCycles | 0; placeBy = placeBy | 0; placeCycles = placeCycles | 0; placeDetail = placeDetail | 0;
+export function tunnelRun(first: number, end: number, seed: number, corners: number, roundness: number, drawn: number, section: Float64Array, flatness: number, copies: number, innerRatio: number, innerTurn: number, radius: number, rings: number, stride: number, tile: number, twist: number, wobble: number, wobbleCycles: number, placeBy: number, placeSpread: number, placeCycles: number, placeDetail: number, accent: number, course_x: number, course_y: number, course_z: number, course_w: number, track: Float64Array, lap: number, position_o: Float64Array, rotation_o: Float64Array, spoke_o: Float64Array, size_o: Float64Array, place_o: Float64Array, light_o: Float64Array, order_o: Float64Array, key_o: Uint32Array): void {
+  seed = seed | 0; corners = corners | 0; drawn = drawn | 0; copies = copies | 0; rings = rings | 0; stride = stride | 0; wobbleCycles = wobbleCycles | 0; placeBy = placeBy | 0; placeCycles = placeCycles | 0; placeDetail = placeDetail | 0;
   for (let k = first; k < end; k++) {
   const t0 = k;
   let position_x = 0;
@@ -946,8 +1131,8 @@ export function tunnelRun(first: number, end: number, seed: number, corners: num
   let key = 0;
   let index = t0;
   let copy = ((((index / corners) | 0) % copies) | 0);
-  let drawn = Math.imul(((index / Math.imul(corners, copies)) | 0), stride);
-  let ring = ((drawn >= rings) ? ((drawn - rings) | 0) : drawn);
+  let shown = Math.imul(((index / Math.imul(corners, copies)) | 0), stride);
+  let ring = ((shown >= rings) ? ((shown - rings) | 0) : shown);
   let cornerIndex = ((index - Math.imul(((index / corners) | 0), corners)) | 0);
   key = ((Math.imul(ring, 2) + copy) | 0);
   let v_x = ring;
@@ -978,7 +1163,7 @@ export function tunnelRun(first: number, end: number, seed: number, corners: num
   let h_y = t2;
   let h_z = t3;
   let h_w = t4;
-  let along = ((drawn + 0.5) / rings);
+  let along = ((shown + 0.5) / rings);
   order = (along - Math.floor(along));
   let inside = copy;
   size = (radius * (1 * (1 - inside) + innerRatio * inside));
@@ -1005,34 +1190,64 @@ export function tunnelRun(first: number, end: number, seed: number, corners: num
     cx = (cx * reach);
     cy = (cy * reach);
   }
+  if ((drawn === 1)) {
+    const t10 = cornerIndex * 4;
+    const t11 = section[t10 + 0];
+    const t12 = section[t10 + 1];
+    const t13 = section[t10 + 2];
+    const t14 = section[t10 + 3];
+    let corner_x = t11;
+    let corner_y = t12;
+    const t15 = (innerTurn * inside);
+    const t16 = (t15 + 0.25);
+    let r$2 = (t16 - Math.floor((t16 + 0.5)));
+    let a$2 = Math.abs(r$2);
+    const t17 = (0.5 - a$2);
+    let q$2 = (Math.min(a$2, t17) * 6.283185307179586);
+    let q2$2 = (q$2 * q$2);
+    let s$2 = (q$2 * (1 + (q2$2 * ((-0.16666666667) + (q2$2 * (0.0083333333333 + (q2$2 * ((-0.00019841269841) + (q2$2 * (0.0000027557319224 + (q2$2 * (-2.5052108385e-8))))))))))));
+    const t18 = ((r$2 < 0) ? (-s$2) : s$2);
+    let ci = t18;
+    const t19 = (innerTurn * inside);
+    let r$3 = (t19 - Math.floor((t19 + 0.5)));
+    let a$3 = Math.abs(r$3);
+    const t20 = (0.5 - a$3);
+    let q$3 = (Math.min(a$3, t20) * 6.283185307179586);
+    let q2$3 = (q$3 * q$3);
+    let s$3 = (q$3 * (1 + (q2$3 * ((-0.16666666667) + (q2$3 * (0.0083333333333 + (q2$3 * ((-0.00019841269841) + (q2$3 * (0.0000027557319224 + (q2$3 * (-2.5052108385e-8))))))))))));
+    const t21 = ((r$3 < 0) ? (-s$3) : s$3);
+    let si = t21;
+    cx = ((corner_x * ci) - (corner_y * si));
+    cy = ((corner_x * si) + (corner_y * ci));
+  }
   cy = (cy * flatness);
   let around = (twist * along);
-  const t10 = (around + 0.25);
-  let r$2 = (t10 - Math.floor((t10 + 0.5)));
-  let a$2 = Math.abs(r$2);
-  const t11 = (0.5 - a$2);
-  let q$2 = (Math.min(a$2, t11) * 6.283185307179586);
-  let q2$2 = (q$2 * q$2);
-  let s$2 = (q$2 * (1 + (q2$2 * ((-0.16666666667) + (q2$2 * (0.0083333333333 + (q2$2 * ((-0.00019841269841) + (q2$2 * (0.0000027557319224 + (q2$2 * (-2.5052108385e-8))))))))))));
-  const t12 = ((r$2 < 0) ? (-s$2) : s$2);
-  let ca = t12;
-  let r$3 = (around - Math.floor((around + 0.5)));
-  let a$3 = Math.abs(r$3);
-  const t13 = (0.5 - a$3);
-  let q$3 = (Math.min(a$3, t13) * 6.283185307179586);
-  let q2$3 = (q$3 * q$3);
-  let s$3 = (q$3 * (1 + (q2$3 * ((-0.16666666667) + (q2$3 * (0.0083333333333 + (q2$3 * ((-0.00019841269841) + (q2$3 * (0.0000027557319224 + (q2$3 * (-2.5052108385e-8))))))))))));
-  const t14 = ((r$3 < 0) ? (-s$3) : s$3);
-  let sa = t14;
+  const t22 = (around + 0.25);
+  let r$4 = (t22 - Math.floor((t22 + 0.5)));
+  let a$4 = Math.abs(r$4);
+  const t23 = (0.5 - a$4);
+  let q$4 = (Math.min(a$4, t23) * 6.283185307179586);
+  let q2$4 = (q$4 * q$4);
+  let s$4 = (q$4 * (1 + (q2$4 * ((-0.16666666667) + (q2$4 * (0.0083333333333 + (q2$4 * ((-0.00019841269841) + (q2$4 * (0.0000027557319224 + (q2$4 * (-2.5052108385e-8))))))))))));
+  const t24 = ((r$4 < 0) ? (-s$4) : s$4);
+  let ca = t24;
+  let r$5 = (around - Math.floor((around + 0.5)));
+  let a$5 = Math.abs(r$5);
+  const t25 = (0.5 - a$5);
+  let q$5 = (Math.min(a$5, t25) * 6.283185307179586);
+  let q2$5 = (q$5 * q$5);
+  let s$5 = (q$5 * (1 + (q2$5 * ((-0.16666666667) + (q2$5 * (0.0083333333333 + (q2$5 * ((-0.00019841269841) + (q2$5 * (0.0000027557319224 + (q2$5 * (-2.5052108385e-8))))))))))));
+  const t26 = ((r$5 < 0) ? (-s$5) : s$5);
+  let sa = t26;
   let flat__x = ((cx * ca) - (cy * sa));
   let flat__y = ((cx * sa) + (cy * ca));
   let slope_x = 0;
   let slope_y = 0;
   let slope_z = 0;
   if ((wobble > 0)) {
-    const t15 = (0.9 * (1 / Math.sqrt((((flat__x * flat__x) + (flat__y * flat__y)) + 1e-9))));
-    let q_x = (flat__x * t15);
-    let q_y = (flat__y * t15);
+    const t27 = (0.9 * (1 / Math.sqrt((((flat__x * flat__x) + (flat__y * flat__y)) + 1e-9))));
+    let q_x = (flat__x * t27);
+    let q_y = (flat__y * t27);
     let q_z = (along * 6);
     RF[0] = q_x;
     RF[1] = q_y;
@@ -1044,25 +1259,25 @@ export function tunnelRun(first: number, end: number, seed: number, corners: num
     RF[3] = lap;
     RI[4] = wobbleCycles;
     flowNoise$();
-    const t16 = RF[0];
-    const t17 = RF[1];
-    const t18 = RF[2];
-    const t19 = RF[3];
-    slope_x = t17;
-    slope_y = t18;
-    slope_z = t19;
-    let n = t16;
-    const t20 = (1 + (wobble * n));
-    flat__x = (flat__x * t20);
-    flat__y = (flat__y * t20);
+    const t28 = RF[0];
+    const t29 = RF[1];
+    const t30 = RF[2];
+    const t31 = RF[3];
+    slope_x = t29;
+    slope_y = t30;
+    slope_z = t31;
+    let n = t28;
+    const t32 = (1 + (wobble * n));
+    flat__x = (flat__x * t32);
+    flat__y = (flat__y * t32);
   }
   spoke_x = flat__x;
   spoke_y = flat__y;
   spoke_z = 0;
   place = order;
   if ((placeBy === 0)) {
-    const t21 = ((((h_z >>> 8) | 0) >>> 0) * (1 / 16777216));
-    place = t21;
+    const t33 = ((((h_z >>> 8) | 0) >>> 0) * (1 / 16777216));
+    place = t33;
   }
   if ((placeBy === 1)) {
     place = Math.abs(((place * 2) - 1));
@@ -1081,34 +1296,35 @@ export function tunnelRun(first: number, end: number, seed: number, corners: num
     RF[3] = lap;
     RI[4] = placeCycles;
     flowNoise$();
-    const t22 = RF[0];
-    const t23 = RF[1];
-    const t24 = RF[2];
-    const t25 = RF[3];
-    slope_x = t23;
-    slope_y = t24;
-    slope_z = t25;
-    let n$1 = t22;
-    const t26 = ((((h_w >>> 8) | 0) >>> 0) * (1 / 16777216));
-    place = ((0.5 + (1.25 * n$1)) + ((t26 - 0.5) * 0.25));
+    const t34 = RF[0];
+    const t35 = RF[1];
+    const t36 = RF[2];
+    const t37 = RF[3];
+    slope_x = t35;
+    slope_y = t36;
+    slope_z = t37;
+    let n$1 = t34;
+    const t38 = ((((h_w >>> 8) | 0) >>> 0) * (1 / 16777216));
+    place = ((0.5 + (1.25 * n$1)) + ((t38 - 0.5) * 0.25));
   }
   if ((placeBy === 3)) {
     place = Math.abs((((cornerIndex / corners) * 2) - 1));
   }
   place = Math.min(Math.max((0.5 + ((place - 0.5) * placeSpread)), 0), 1);
-  const t27 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
-  const t28 = (lap * ((1 + (((h_x >>> 0) % (3 >>> 0)) | 0)) | 0));
-  const t29 = (t27 + (t28 - Math.floor(t28)));
-  let r$4 = (t29 - Math.floor((t29 + 0.5)));
-  let a$4 = Math.abs(r$4);
-  const t30 = (0.5 - a$4);
-  let q$4 = (Math.min(a$4, t30) * 6.283185307179586);
-  let q2$4 = (q$4 * q$4);
-  let s$4 = (q$4 * (1 + (q2$4 * ((-0.16666666667) + (q2$4 * (0.0083333333333 + (q2$4 * ((-0.00019841269841) + (q2$4 * (0.0000027557319224 + (q2$4 * (-2.5052108385e-8))))))))))));
-  const t31 = ((r$4 < 0) ? (-s$4) : s$4);
-  let wave = (0.5 + (0.5 * t31));
+  const t39 = ((((h_y >>> 8) | 0) >>> 0) * (1 / 16777216));
+  const t40 = (lap * ((1 + (((h_x >>> 0) % (3 >>> 0)) | 0)) | 0));
+  const t41 = (t39 + (t40 - Math.floor(t40)));
+  let r$6 = (t41 - Math.floor((t41 + 0.5)));
+  let a$6 = Math.abs(r$6);
+  const t42 = (0.5 - a$6);
+  let q$6 = (Math.min(a$6, t42) * 6.283185307179586);
+  let q2$6 = (q$6 * q$6);
+  let s$6 = (q$6 * (1 + (q2$6 * ((-0.16666666667) + (q2$6 * (0.0083333333333 + (q2$6 * ((-0.00019841269841) + (q2$6 * (0.0000027557319224 + (q2$6 * (-2.5052108385e-8))))))))))));
+  const t43 = ((r$6 < 0) ? (-s$6) : s$6);
+  let wave = (0.5 + (0.5 * t43));
   light = (1 * (1 - accent) + (0.25 + ((((4 * wave) * wave) * wave) * wave)) * accent);
-  const t32 = (along * tile);
+  let pace = 0;
+  const t44 = (along * tile);
   let origin_x = 0;
   let origin_y = 0;
   let origin_z = 0;
@@ -1116,43 +1332,191 @@ export function tunnelRun(first: number, end: number, seed: number, corners: num
   let frame_y = 0;
   let frame_z = 0;
   let frame_w = 0;
-  let turn$1 = (t32 * routeTurns);
-  let r$5 = (turn$1 - Math.floor((turn$1 + 0.5)));
-  let a$5 = Math.abs(r$5);
-  const t33 = (0.5 - a$5);
-  let q$5 = (Math.min(a$5, t33) * 6.283185307179586);
-  let q2$5 = (q$5 * q$5);
-  let s$5 = (q$5 * (1 + (q2$5 * ((-0.16666666667) + (q2$5 * (0.0083333333333 + (q2$5 * ((-0.00019841269841) + (q2$5 * (0.0000027557319224 + (q2$5 * (-2.5052108385e-8))))))))))));
-  const t34 = ((r$5 < 0) ? (-s$5) : s$5);
-  let s$6 = t34;
-  const t35 = (turn$1 + 0.25);
-  let r$6 = (t35 - Math.floor((t35 + 0.5)));
-  let a$6 = Math.abs(r$6);
-  const t36 = (0.5 - a$6);
-  let q$6 = (Math.min(a$6, t36) * 6.283185307179586);
-  let q2$6 = (q$6 * q$6);
-  let s$7 = (q$6 * (1 + (q2$6 * ((-0.16666666667) + (q2$6 * (0.0083333333333 + (q2$6 * ((-0.00019841269841) + (q2$6 * (0.0000027557319224 + (q2$6 * (-2.5052108385e-8))))))))))));
-  const t37 = ((r$6 < 0) ? (-s$7) : s$7);
-  let c = t37;
-  origin_x = (routeRadius * c);
-  origin_y = (routeRadius * s$6);
-  origin_z = (-t32);
-  let slope = ((routeRadius * 6.283185307179586) * routeTurns);
-  let inv = (1 / Math.sqrt((1 + (slope * slope))));
-  let half_ = Math.sqrt((0.5 + (0.5 * inv)));
-  let t40 = 0;
-  if ((slope >= 0)) {
-    const t38 = (0.5 - (0.5 * inv));
-    t40 = Math.sqrt(Math.max(0, t38));
-  } else {
-    const t39 = (0.5 - (0.5 * inv));
-    t40 = (-Math.sqrt(Math.max(0, t39)));
+  let pace$1 = 0;
+  if ((course_z > 0)) {
+    let round_ = (t44 / tile);
+    let whole = Math.floor(round_);
+    let at = ((round_ - whole) * course_z);
+    const t45 = (at | 0);
+    const t46 = (((course_z | 0) - 1) | 0);
+    let node = Math.min(t45, t46);
+    let f = (at - node);
+    let g = (1 - f);
+    let weight_x = (((g * g) * g) / 6);
+    let weight_y = ((((((3 * f) * f) * f) - ((6 * f) * f)) + 4) / 6);
+    let weight_z = ((((((3 * g) * g) * g) - ((6 * g) * g)) + 4) / 6);
+    let weight_w = (((f * f) * f) / 6);
+    let rate_x = (((-g) * g) * 0.5);
+    let rate_y = ((((3 * f) * f) - (4 * f)) * 0.5);
+    let rate_z = (((4 * g) - ((3 * g) * g)) * 0.5);
+    let rate_w = ((f * f) * 0.5);
+    const t47 = Math.imul(node, 2) * 4;
+    const t48 = track[t47 + 0];
+    const t49 = track[t47 + 1];
+    const t50 = track[t47 + 2];
+    const t51 = track[t47 + 3];
+    let a_x = t48;
+    let a_y = t49;
+    let a_z = t50;
+    const t52 = ((node + 1) | 0);
+    const t53 = Math.imul(t52, 2) * 4;
+    const t54 = track[t53 + 0];
+    const t55 = track[t53 + 1];
+    const t56 = track[t53 + 2];
+    const t57 = track[t53 + 3];
+    let b_x = t54;
+    let b_y = t55;
+    let b_z = t56;
+    const t58 = ((node + 2) | 0);
+    const t59 = Math.imul(t58, 2) * 4;
+    const t60 = track[t59 + 0];
+    const t61 = track[t59 + 1];
+    const t62 = track[t59 + 2];
+    const t63 = track[t59 + 3];
+    let c_x = t60;
+    let c_y = t61;
+    let c_z = t62;
+    const t64 = ((node + 3) | 0);
+    const t65 = Math.imul(t64, 2) * 4;
+    const t66 = track[t65 + 0];
+    const t67 = track[t65 + 1];
+    const t68 = track[t65 + 2];
+    const t69 = track[t65 + 3];
+    let d_x = t66;
+    let d_y = t67;
+    let d_z = t68;
+    origin_x = (((((a_x * weight_x) + (b_x * weight_y)) + (c_x * weight_z)) + (d_x * weight_w)) - 0);
+    origin_y = (((((a_y * weight_x) + (b_y * weight_y)) + (c_y * weight_z)) + (d_y * weight_w)) - 0);
+    origin_z = (((((a_z * weight_x) + (b_z * weight_y)) + (c_z * weight_z)) + (d_z * weight_w)) - (course_w * whole));
+    let along_x = ((((a_x * rate_x) + (b_x * rate_y)) + (c_x * rate_z)) + (d_x * rate_w));
+    let along_y = ((((a_y * rate_x) + (b_y * rate_y)) + (c_y * rate_z)) + (d_y * rate_w));
+    let along_z = ((((a_z * rate_x) + (b_z * rate_y)) + (c_z * rate_z)) + (d_z * rate_w));
+    let quick = Math.sqrt((((along_x * along_x) + (along_y * along_y)) + (along_z * along_z)));
+    pace$1 = ((quick * course_z) / tile);
+    const t70 = 1e-9;
+    const t71 = (-Math.max(quick, t70));
+    let back_x = (along_x / t71);
+    let back_y = (along_y / t71);
+    let back_z = (along_z / t71);
+    const t72 = ((Math.imul(node, 2) + 1) | 0) * 4;
+    const t73 = track[t72 + 0];
+    const t74 = track[t72 + 1];
+    const t75 = track[t72 + 2];
+    const t76 = track[t72 + 3];
+    const t77 = ((node + 1) | 0);
+    const t78 = ((Math.imul(t77, 2) + 1) | 0) * 4;
+    const t79 = track[t78 + 0];
+    const t80 = track[t78 + 1];
+    const t81 = track[t78 + 2];
+    const t82 = track[t78 + 3];
+    const t83 = ((node + 2) | 0);
+    const t84 = ((Math.imul(t83, 2) + 1) | 0) * 4;
+    const t85 = track[t84 + 0];
+    const t86 = track[t84 + 1];
+    const t87 = track[t84 + 2];
+    const t88 = track[t84 + 3];
+    const t89 = ((node + 3) | 0);
+    const t90 = ((Math.imul(t89, 2) + 1) | 0) * 4;
+    const t91 = track[t90 + 0];
+    const t92 = track[t90 + 1];
+    const t93 = track[t90 + 2];
+    const t94 = track[t90 + 3];
+    let up_x = ((((t73 * weight_x) + (t79 * weight_y)) + (t85 * weight_z)) + (t91 * weight_w));
+    let up_y = ((((t74 * weight_x) + (t80 * weight_y)) + (t86 * weight_z)) + (t92 * weight_w));
+    let up_z = ((((t75 * weight_x) + (t81 * weight_y)) + (t87 * weight_z)) + (t93 * weight_w));
+    const t95 = (up_y * back_z - up_z * back_y);
+    const t96 = (up_z * back_x - up_x * back_z);
+    const t97 = (up_x * back_y - up_y * back_x);
+    const t98 = (1 / Math.sqrt((((t95 * t95) + (t96 * t96)) + (t97 * t97))));
+    let right_x = (t95 * t98);
+    let right_y = (t96 * t98);
+    let right_z = (t97 * t98);
+    const t99 = right_x;
+    const t100 = right_y;
+    const t101 = right_z;
+    const t102 = (back_y * right_z - back_z * right_y);
+    const t103 = (back_z * right_x - back_x * right_z);
+    const t104 = (back_x * right_y - back_y * right_x);
+    const t105 = back_x;
+    const t106 = back_y;
+    const t107 = back_z;
+    let trace = ((t99 + t103) + t107);
+    let q_x$2 = (t104 - t106);
+    let q_y$2 = (t105 - t101);
+    let q_z$2 = (t100 - t102);
+    let q_w = (1 + trace);
+    if ((trace < 0)) {
+      if (((t99 > t103) && (t99 > t107))) {
+        q_x$2 = (((1 + t99) - t103) - t107);
+        q_y$2 = (t100 + t102);
+        q_z$2 = (t105 + t101);
+        q_w = (t104 - t106);
+      }
+      else {
+        if ((t103 > t107)) {
+          q_x$2 = (t100 + t102);
+          q_y$2 = (((1 + t103) - t107) - t99);
+          q_z$2 = (t104 + t106);
+          q_w = (t105 - t101);
+        }
+        else {
+          q_x$2 = (t105 + t101);
+          q_y$2 = (t104 + t106);
+          q_z$2 = (((1 + t107) - t99) - t103);
+          q_w = (t100 - t102);
+        }
+      }
+    }
+    const t108 = (1 / Math.sqrt(((((q_x$2 * q_x$2) + (q_y$2 * q_y$2)) + (q_z$2 * q_z$2)) + (q_w * q_w))));
+    const t109 = (q_x$2 * t108);
+    const t110 = (q_y$2 * t108);
+    const t111 = (q_z$2 * t108);
+    const t112 = (q_w * t108);
+    frame_x = t109;
+    frame_y = t110;
+    frame_z = t111;
+    frame_w = t112;
   }
-  let across = t40;
-  frame_x = (c * across);
-  frame_y = (s$6 * across);
-  frame_z = 0;
-  frame_w = half_;
+  else {
+    let turn$1 = (t44 * course_y);
+    let r$7 = (turn$1 - Math.floor((turn$1 + 0.5)));
+    let a$7 = Math.abs(r$7);
+    const t113 = (0.5 - a$7);
+    let q$7 = (Math.min(a$7, t113) * 6.283185307179586);
+    let q2$7 = (q$7 * q$7);
+    let s$7 = (q$7 * (1 + (q2$7 * ((-0.16666666667) + (q2$7 * (0.0083333333333 + (q2$7 * ((-0.00019841269841) + (q2$7 * (0.0000027557319224 + (q2$7 * (-2.5052108385e-8))))))))))));
+    const t114 = ((r$7 < 0) ? (-s$7) : s$7);
+    let s$8 = t114;
+    const t115 = (turn$1 + 0.25);
+    let r$8 = (t115 - Math.floor((t115 + 0.5)));
+    let a$8 = Math.abs(r$8);
+    const t116 = (0.5 - a$8);
+    let q$8 = (Math.min(a$8, t116) * 6.283185307179586);
+    let q2$8 = (q$8 * q$8);
+    let s$9 = (q$8 * (1 + (q2$8 * ((-0.16666666667) + (q2$8 * (0.0083333333333 + (q2$8 * ((-0.00019841269841) + (q2$8 * (0.0000027557319224 + (q2$8 * (-2.5052108385e-8))))))))))));
+    const t117 = ((r$8 < 0) ? (-s$9) : s$9);
+    let c = t117;
+    origin_x = (course_x * c);
+    origin_y = (course_x * s$8);
+    origin_z = (-t44);
+    let slope = ((course_x * 6.283185307179586) * course_y);
+    pace$1 = Math.sqrt((1 + (slope * slope)));
+    let inv = (1 / pace$1);
+    let half_ = Math.sqrt((0.5 + (0.5 * inv)));
+    let t120 = 0;
+    if ((slope >= 0)) {
+      const t118 = (0.5 - (0.5 * inv));
+      t120 = Math.sqrt(Math.max(0, t118));
+    } else {
+      const t119 = (0.5 - (0.5 * inv));
+      t120 = (-Math.sqrt(Math.max(0, t119)));
+    }
+    let across = t120;
+    frame_x = (c * across);
+    frame_y = (s$8 * across);
+    frame_z = 0;
+    frame_w = half_;
+  }
   position_x = origin_x;
   position_y = origin_y;
   position_z = origin_z;
@@ -1160,6 +1524,7 @@ export function tunnelRun(first: number, end: number, seed: number, corners: num
   rotation_y = frame_y;
   rotation_z = frame_z;
   rotation_w = frame_w;
+  pace = pace$1;
   position_o[k * 3] = position_x;
   position_o[k * 3 + 1] = position_y;
   position_o[k * 3 + 2] = position_z;
@@ -1179,28 +1544,92 @@ export function tunnelRun(first: number, end: number, seed: number, corners: num
 }
 
 /** Parameters of each exported kernel, in order: name, GLSL type, direction. */
-export const signatures = {"tunnelElement":[{"name":"id","type":"uint","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"corners","type":"int","direction":"in"},{"name":"roundness","type":"float","direction":"in"},{"name":"flatness","type":"float","direction":"in"},{"name":"copies","type":"int","direction":"in"},{"name":"innerRatio","type":"float","direction":"in"},{"name":"innerTurn","type":"float","direction":"in"},{"name":"radius","type":"float","direction":"in"},{"name":"rings","type":"int","direction":"in"},{"name":"stride","type":"int","direction":"in"},{"name":"tile","type":"float","direction":"in"},{"name":"twist","type":"float","direction":"in"},{"name":"wobble","type":"float","direction":"in"},{"name":"wobbleCycles","type":"int","direction":"in"},{"name":"placeBy","type":"int","direction":"in"},{"name":"placeSpread","type":"float","direction":"in"},{"name":"placeCycles","type":"int","direction":"in"},{"name":"placeDetail","type":"int","direction":"in"},{"name":"accent","type":"float","direction":"in"},{"name":"routeRadius","type":"float","direction":"in"},{"name":"routeTurns","type":"float","direction":"in"},{"name":"lap","type":"float","direction":"in"},{"name":"position","type":"vec3","direction":"out"},{"name":"rotation","type":"vec4","direction":"out"},{"name":"spoke","type":"vec3","direction":"out"},{"name":"size","type":"float","direction":"out"},{"name":"place","type":"float","direction":"out"},{"name":"light","type":"float","direction":"out"},{"name":"order","type":"float","direction":"out"},{"name":"key","type":"uint","direction":"out"}]} as const;
+export const signatures = {"tunnelElement":[{"name":"id","type":"uint","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"corners","type":"int","direction":"in"},{"name":"roundness","type":"float","direction":"in"},{"name":"drawn","type":"int","direction":"in"},{"name":"section","type":"sampler2D","direction":"in"},{"name":"flatness","type":"float","direction":"in"},{"name":"copies","type":"int","direction":"in"},{"name":"innerRatio","type":"float","direction":"in"},{"name":"innerTurn","type":"float","direction":"in"},{"name":"radius","type":"float","direction":"in"},{"name":"rings","type":"int","direction":"in"},{"name":"stride","type":"int","direction":"in"},{"name":"tile","type":"float","direction":"in"},{"name":"twist","type":"float","direction":"in"},{"name":"wobble","type":"float","direction":"in"},{"name":"wobbleCycles","type":"int","direction":"in"},{"name":"placeBy","type":"int","direction":"in"},{"name":"placeSpread","type":"float","direction":"in"},{"name":"placeCycles","type":"int","direction":"in"},{"name":"placeDetail","type":"int","direction":"in"},{"name":"accent","type":"float","direction":"in"},{"name":"course","type":"vec4","direction":"in"},{"name":"track","type":"sampler2D","direction":"in"},{"name":"lap","type":"float","direction":"in"},{"name":"position","type":"vec3","direction":"out"},{"name":"rotation","type":"vec4","direction":"out"},{"name":"spoke","type":"vec3","direction":"out"},{"name":"size","type":"float","direction":"out"},{"name":"place","type":"float","direction":"out"},{"name":"light","type":"float","direction":"out"},{"name":"order","type":"float","direction":"out"},{"name":"key","type":"uint","direction":"out"}]} as const;
 
 /** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */
 export const sources: Record<string, string> = {
   ...from0,
   ...from1,
   ...from2,
+  'space/route.glsl': `
+vec3 trackNode(sampler2D track, int node) { return texelFetch(track, ivec2(node * 2, 0), 0).xyz; }
+vec3 trackUpright(sampler2D track, int node) { return texelFetch(track, ivec2(node * 2 + 1, 0), 0).xyz; }
+
+void routeFrame(float advance, vec4 course, float period, sampler2D track, out vec3 origin, out vec4 frame, out float pace) {
+  if (course.z > 0.0) {
+    float round_ = advance / period;
+    float whole = floor(round_);
+    float at = (round_ - whole) * course.z;
+    int node = min(int(at), int(course.z) - 1);
+    float f = at - float(node);
+    float g = 1.0 - f;
+    vec4 weight = vec4(g * g * g, 3.0 * f * f * f - 6.0 * f * f + 4.0, 3.0 * g * g * g - 6.0 * g * g + 4.0, f * f * f) / 6.0;
+    vec4 rate = vec4(-g * g, 3.0 * f * f - 4.0 * f, 4.0 * g - 3.0 * g * g, f * f) * 0.5;
+    vec3 a = trackNode(track, node);
+    vec3 b = trackNode(track, node + 1);
+    vec3 c = trackNode(track, node + 2);
+    vec3 d = trackNode(track, node + 3);
+    origin = a * weight.x + b * weight.y + c * weight.z + d * weight.w - vec3(0.0, 0.0, course.w * whole);
+    vec3 along = a * rate.x + b * rate.y + c * rate.z + d * rate.w;
+    float quick = length(along);
+    pace = quick * course.z / period;
+    vec3 back = along / -max(quick, 1e-9);
+    vec3 up = trackUpright(track, node) * weight.x + trackUpright(track, node + 1) * weight.y
+            + trackUpright(track, node + 2) * weight.z + trackUpright(track, node + 3) * weight.w;
+    vec3 right = normalize(cross(up, back));
+    frame = quatFrom(right, cross(back, right), back);
+  } else {
+    float turn = advance * course.y;
+    float s = sinTurn(turn);
+    float c = cosTurn(turn);
+    origin = vec3(course.x * c, course.x * s, -advance);
+    float slope = course.x * TAU * course.y;
+    // leaning from straight ahead into the tangent is one rotation about the direction outwards
+    pace = sqrt(1.0 + slope * slope);
+    float inv = 1.0 / pace;
+    float half_ = sqrt(0.5 + 0.5 * inv);
+    float across = slope >= 0.0 ? sqrt(max(0.0, 0.5 - 0.5 * inv)) : -sqrt(max(0.0, 0.5 - 0.5 * inv));
+    frame = vec4(c * across, s * across, 0.0, half_);
+  }
+}
+
+vec3 fromTrack(vec3 place, vec4 course, sampler2D track) {
+  vec3 before = trackNode(track, 0);
+  vec3 here = trackNode(track, 1);
+  vec3 from = vec3(0.0);
+  vec3 nearest = vec3(1e9);
+  for (int i = 0; i < 129; i++) {
+    vec3 after = trackNode(track, i + 2);
+    vec3 to = (before + here * 4.0 + after) / 6.0;
+    if (i > 0) {
+      vec3 step_ = to - from;
+      vec3 away = place - from;
+      if (course.w > 0.0) away.z -= course.w * floor(away.z / course.w + 0.5);
+      vec3 off = away - step_ * clamp(dot(away, step_) / max(dot(step_, step_), 1e-12), 0.0, 1.0);
+      if (dot(off, off) < dot(nearest, nearest)) nearest = off;
+    }
+    from = to;
+    before = here;
+    here = after;
+  }
+  return nearest;
+}
+`,
   'layers/tunnel/tunnel.glsl': `
-void tunnelElement(uint id, uint seed, int corners, float roundness, float flatness, int copies, float innerRatio,
+void tunnelElement(uint id, uint seed, int corners, float roundness, int drawn, sampler2D section, float flatness, int copies, float innerRatio,
                    float innerTurn, float radius, int rings, int stride, float tile, float twist, float wobble,
                    int wobbleCycles, int placeBy, float placeSpread, int placeCycles, int placeDetail, float accent,
-                   float routeRadius, float routeTurns, float lap, out vec3 position, out vec4 rotation, out vec3 spoke,
+                   vec4 course, sampler2D track, float lap, out vec3 position, out vec4 rotation, out vec3 spoke,
                    out float size, out float place, out float light, out float order, out uint key) {
   int index = int(id);
   int copy = (index / corners) % copies;
-  int drawn = (index / (corners * copies)) * stride;
+  int shown = (index / (corners * copies)) * stride;
   // one ring past the tile closes its skin and wires onto the next tile's first ring
-  int ring = drawn >= rings ? drawn - rings : drawn;
+  int ring = shown >= rings ? shown - rings : shown;
   int cornerIndex = index - (index / corners) * corners;
   key = uint(ring * 2 + copy);
   uvec4 h = pcg4d(uvec4(uint(ring), uint(copy), seed, 4u));
-  float along = (float(drawn) + 0.5) / float(rings);
+  float along = (float(shown) + 0.5) / float(rings);
   order = fract(along);
   float inside = float(copy);
   size = radius * mix(1.0, innerRatio, inside);
@@ -1212,6 +1641,13 @@ void tunnelElement(uint id, uint seed, int corners, float roundness, float flatn
     float reach = pow(pow(abs(cx), roundness) + pow(abs(cy), roundness), -1.0 / roundness);
     cx *= reach;
     cy *= reach;
+  }
+  if (drawn == 1) {
+    vec2 corner = texelFetch(section, ivec2(cornerIndex, 0), 0).xy;
+    float ci = cosTurn(innerTurn * inside);
+    float si = sinTurn(innerTurn * inside);
+    cx = corner.x * ci - corner.y * si;
+    cy = corner.x * si + corner.y * ci;
   }
   cy *= flatness;
   float around = twist * along;
@@ -1239,7 +1675,8 @@ void tunnelElement(uint id, uint seed, int corners, float roundness, float flatn
   // the accent: one ring in a few burns, its turn coming and going with the lap
   float wave = 0.5 + 0.5 * sinTurn(unit(h.y) + fract(lap * float(1 + int(h.x % 3u))));
   light = mix(1.0, 0.25 + 4.0 * wave * wave * wave * wave, accent);
-  routeFrame(along * tile, routeRadius, routeTurns, position, rotation);
+  float pace;
+  routeFrame(along * tile, course, tile, track, position, rotation, pace);
 }
 `,
 };

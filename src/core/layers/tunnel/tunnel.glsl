@@ -7,25 +7,26 @@
 // @include ../../noise/flow.glsl
 // @include ../../space/route.glsl
 
-// corners: 3 or more (64 stand for a curve); roundness: 0 the plain outline, else the exponent of a superellipse;
+// corners: 3 or more (64 stand for a curve); roundness: 0 the plain outline, else the exponent of a superellipse; drawn: 1 the
+// outline is the one in section, x and y of each corner in units of the radius;
 // copies: 1, or 2 with a nested inner copy of innerRatio turned by innerTurn; rings per tile of tile metres, of which every
 // stride-th is drawn; twist: turns per tile; wobble: share of the radius moved by noise; place: where on the gradient, the
 // same for a whole ring unless placeBy is 3 (by side); light: 1 or more; order: 0..1 along the tile.
 // The ring is the element: position and rotation are its centre's, spoke is where on it, in units of size.
-void tunnelElement(uint id, uint seed, int corners, float roundness, float flatness, int copies, float innerRatio,
+void tunnelElement(uint id, uint seed, int corners, float roundness, int drawn, sampler2D section, float flatness, int copies, float innerRatio,
                    float innerTurn, float radius, int rings, int stride, float tile, float twist, float wobble,
                    int wobbleCycles, int placeBy, float placeSpread, int placeCycles, int placeDetail, float accent,
-                   float routeRadius, float routeTurns, float lap, out vec3 position, out vec4 rotation, out vec3 spoke,
+                   vec4 course, sampler2D track, float lap, out vec3 position, out vec4 rotation, out vec3 spoke,
                    out float size, out float place, out float light, out float order, out uint key) {
   int index = int(id);
   int copy = (index / corners) % copies;
-  int drawn = (index / (corners * copies)) * stride;
+  int shown = (index / (corners * copies)) * stride;
   // one ring past the tile closes its skin and wires onto the next tile's first ring
-  int ring = drawn >= rings ? drawn - rings : drawn;
+  int ring = shown >= rings ? shown - rings : shown;
   int cornerIndex = index - (index / corners) * corners;
   key = uint(ring * 2 + copy);
   uvec4 h = pcg4d(uvec4(uint(ring), uint(copy), seed, 4u));
-  float along = (float(drawn) + 0.5) / float(rings);
+  float along = (float(shown) + 0.5) / float(rings);
   order = fract(along);
   float inside = float(copy);
   size = radius * mix(1.0, innerRatio, inside);
@@ -37,6 +38,13 @@ void tunnelElement(uint id, uint seed, int corners, float roundness, float flatn
     float reach = pow(pow(abs(cx), roundness) + pow(abs(cy), roundness), -1.0 / roundness);
     cx *= reach;
     cy *= reach;
+  }
+  if (drawn == 1) {
+    vec2 corner = texelFetch(section, ivec2(cornerIndex, 0), 0).xy;
+    float ci = cosTurn(innerTurn * inside);
+    float si = sinTurn(innerTurn * inside);
+    cx = corner.x * ci - corner.y * si;
+    cy = corner.x * si + corner.y * ci;
   }
   cy *= flatness;
   float around = twist * along;
@@ -64,5 +72,6 @@ void tunnelElement(uint id, uint seed, int corners, float roundness, float flatn
   // the accent: one ring in a few burns, its turn coming and going with the lap
   float wave = 0.5 + 0.5 * sinTurn(unit(h.y) + fract(lap * float(1 + int(h.x % 3u))));
   light = mix(1.0, 0.25 + 4.0 * wave * wave * wave * wave, accent);
-  routeFrame(along * tile, routeRadius, routeTurns, position, rotation);
+  float pace;
+  routeFrame(along * tile, course, tile, track, position, rotation, pace);
 }

@@ -1,7 +1,11 @@
 import { z } from 'zod';
-import { animated, choice, gradient, integer, number, statedValues } from '../../piece/fields';
+import { animated, choice, gradient, integer, number, outline, points, statedValues } from '../../piece/fields';
+import { pathFromSpec } from '../../space/path';
+import { trackOf, type Track } from '../../space/track';
+import type { Vec3 } from '../../space/vector';
 import { evaluateAnimated } from '../../time/animated';
 import { DARK, layerBase, layerSeed } from '../base';
+import { carriedAlong, courseValues, STRAIGHT } from '../course';
 import type { Drawing, LayerDefinition, RouteShape } from '../definition';
 import { signatures, sources, tunnelRun } from './tunnel.gen';
 
@@ -22,7 +26,7 @@ const TunnelSchema = z.looseObject({
   kind: z.literal('tunnel'),
   section: choice(
     'polygon',
-    { polygon: 'Polygon', circle: 'Circle', super: 'Superellipse' },
+    { polygon: 'Polygon', circle: 'Circle', super: 'Superellipse', drawn: 'Drawn outline' },
     { label: 'Section', group: shape, hint: 'The outline carried along the route.' },
   ),
   sides: integer(5, {
@@ -43,6 +47,22 @@ const TunnelSchema = z.looseObject({
     when: { field: 'section', is: ['super'] },
     hint: 'Exponent of the superellipse: 1 a diamond, 2 an ellipse, 4 a soft square, 40 a square.',
   }),
+  outline: outline(
+    [
+      [-0.5, -0.35],
+      [0.5, -0.35],
+      [0.5, 0.1],
+      [0.22, 0.45],
+      [-0.22, 0.45],
+      [-0.5, 0.1],
+    ],
+    {
+      label: 'Outline',
+      group: shape,
+      when: { field: 'section', is: ['drawn'] },
+      hint: 'Points of the section, twice the radius across: drag them, double-click to add one or take one away.',
+    },
+  ),
   flatness: number(1, {
     label: 'Height',
     unit: '× width',
@@ -80,8 +100,54 @@ const TunnelSchema = z.looseObject({
   }),
   route: choice(
     'straight',
-    { straight: 'Straight', helix: 'Helix' },
-    { label: 'Route', group: way, hint: 'The line the outline is carried along.' },
+    { straight: 'Straight', helix: 'Helix', ring: 'Ring', closed: 'Closed curve', onward: 'Curve from tile to tile' },
+    {
+      label: 'Route',
+      group: way,
+      hint: 'The line the outline is carried along. A ring and a closed curve stand once; the others go on from tile to tile.',
+    },
+  ),
+  ringRadius: number(6, {
+    label: 'Ring radius',
+    unit: 'm',
+    min: 0.05,
+    max: 5000,
+    comfort: 30,
+    group: way,
+    when: { field: 'route', is: ['ring'] },
+    hint: 'Metres from the middle of the world to the route around it.',
+  }),
+  curve: points(
+    [
+      [0, 0, 2],
+      [-1.5, 0.6, 7],
+      [2.5, 1.2, 12],
+      [7, 0, 13],
+      [9, -0.8, 8],
+      [6, 0, 4],
+      [5, 0.5, 0],
+      [2.5, 0, -2],
+    ],
+    {
+      label: 'Points',
+      group: way,
+      when: { field: 'route', is: ['closed'] },
+      hint: 'The curve goes through these and back to the first; drag them in the map.',
+    },
+  ),
+  onward: points(
+    [
+      [0, 0, 0],
+      [1.1, 0.4, 2],
+      [0.3, -0.3, 4],
+      [-1.2, 0.2, 6],
+    ],
+    {
+      label: 'Points',
+      group: way,
+      when: { field: 'route', is: ['onward'] },
+      hint: 'The curve goes through these and on to the first of the next tile; drag them in the map.',
+    },
   ),
   helixRadius: number(1.2, {
     label: 'Helix radius',
@@ -112,7 +178,7 @@ const TunnelSchema = z.looseObject({
     comfort: 2,
     decimals: 3,
     group: way,
-    hint: 'Turns of the outline in one tile; steps of one side close.',
+    hint: 'Turns of the outline in one tile, or once round a closed route; steps of one side close.',
   }),
   lines: choice(
     'rings',
@@ -131,7 +197,7 @@ const TunnelSchema = z.looseObject({
     max: 2000,
     comfort: 120,
     group: lines,
-    hint: 'Outlines in one tile.',
+    hint: 'Outlines in one tile, or once round a closed route.',
   }),
   width: number(0.012, {
     label: 'Width',
@@ -220,7 +286,10 @@ const TunnelSchema = z.looseObject({
 });
 export type TunnelLayer = z.infer<typeof TunnelSchema>;
 
-const cornersOf = (layer: TunnelLayer): number => (layer.section === 'polygon' ? layer.sides : CIRCLE_CORNERS);
+function cornersOf({ section, sides, outline }: TunnelLayer): number {
+  if (section === 'drawn') return outline.length;
+  return section === 'polygon' ? sides : CIRCLE_CORNERS;
+}
 const copiesOf = (layer: TunnelLayer): number => (layer.nested > 0 ? 2 : 1);
 
 /** Every stride-th ring is drawn at a working share: strides divide the count, so the rhythm stays even. */
@@ -233,17 +302,57 @@ function strideOf(layer: TunnelLayer, share: number): number {
 /** The step of rotation under which the section looks the same, in turns. */
 function sectionStep(layer: TunnelLayer): number {
   const stretched = layer.flatness !== 1;
-  if (layer.placeBy === 'side') return 1;
+  if (layer.placeBy === 'side' || layer.section === 'drawn') return 1;
   if (layer.section === 'super') return stretched ? 1 / 2 : 1 / 4;
   const corners = cornersOf(layer);
   if (!stretched) return 1 / corners;
   return corners % 2 === 0 ? 1 / 2 : 1;
 }
 
+/** Points that stand for a ring: the curve through them is within a hundred-thousandth of it. */
+const RING_POINTS = 32;
+
+/** Where the route of a ring or a drawn curve passes. */
+export function routePoints({ route, ringRadius, curve, onward }: TunnelLayer): Vec3[] {
+  if (route !== 'ring') return (route === 'closed' ? curve : onward).map((p): Vec3 => [p.aside, p.above, -p.ahead]);
+  return Array.from({ length: RING_POINTS }, (_, i): Vec3 => {
+    const turn = (2 * Math.PI * i) / RING_POINTS;
+    return [-ringRadius * Math.cos(turn), 0, -ringRadius * Math.sin(turn)];
+  });
+}
+
+const tracks = new WeakMap<TunnelLayer, { tile: number; track: Track }>();
+
 export function tunnelRoute(layer: TunnelLayer, tile: number): RouteShape {
-  return layer.route === 'helix'
-    ? { radius: layer.helixRadius, turnsPerMetre: layer.helixTurns / tile }
-    : { radius: 0, turnsPerMetre: 0 };
+  if (layer.route === 'straight') return STRAIGHT;
+  if (layer.route === 'helix')
+    return { radius: layer.helixRadius, turnsPerMetre: layer.helixTurns / tile, track: null };
+  const known = tracks.get(layer);
+  if (known?.tile === tile) return { ...STRAIGHT, track: known.track };
+  const points = routePoints(layer);
+  const track =
+    layer.route === 'onward'
+      ? trackOf(pathFromSpec({ kind: 'onward', points, advance: tile }), tile)
+      : trackOf(pathFromSpec({ kind: 'closed', points }), 0);
+  tracks.set(layer, { tile, track });
+  return { ...STRAIGHT, track };
+}
+
+/** A drawn section as the kernel reads it, four numbers a corner, in units of the radius. */
+const sections = new WeakMap<readonly unknown[], Float64Array>();
+function sectionTable({ outline }: TunnelLayer): Float64Array {
+  const known = sections.get(outline);
+  if (known) return known;
+  const table = Float64Array.from(outline.flatMap(([x, y]) => [2 * x, 2 * y, 0, 0]));
+  sections.set(outline, table);
+  return table;
+}
+
+/** The farthest a section comes from the route, in units of its radius, before it is made flatter or higher. */
+function sectionReach({ section, outline }: TunnelLayer): number {
+  if (section === 'drawn') return 2 * Math.max(...outline.map(([x, y]) => Math.hypot(x, y)));
+  // a square's corners are √2 away; no superellipse of exponent under 1 comes farther out than 1
+  return section === 'super' ? Math.SQRT2 : 1;
 }
 
 function linePairs(layer: TunnelLayer, drawn: number): Uint32Array {
@@ -282,7 +391,7 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
   kind: 'tunnel',
   label: 'Tunnel',
   need: 'Enclose the camera',
-  describe: 'An outline carried along a straight or winding route',
+  describe: 'An outline carried along a straight, winding, round or drawn route',
   schema: TunnelSchema,
   kernel: { entry: 'tunnelElement', sources, signature: signatures.tunnelElement, run: tunnelRun },
   elementCount: (layer, share) => (layer.rings / strideOf(layer, share) + 1) * cornersOf(layer) * copiesOf(layer),
@@ -295,6 +404,8 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
       seed: layer.seed,
       corners: cornersOf(layer),
       roundness: layer.section === 'super' ? layer.roundness : 0,
+      drawn: layer.section === 'drawn' ? 1 : 0,
+      section: sectionTable(layer),
       flatness: layer.flatness,
       copies: copiesOf(layer),
       innerRatio: layer.nested,
@@ -311,8 +422,7 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
       placeCycles: layer.placeCycles,
       placeDetail: layer.placeDetail,
       accent: layer.accent,
-      routeRadius: route.radius,
-      routeTurns: route.turnsPerMetre,
+      ...courseValues(route),
       lap: phase,
     };
   },
@@ -323,29 +433,28 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
     if (layer.wall !== 'none') out.push({ as: 'surface', triangles: wallTriangles(layer, drawn), smooth: false });
     return out;
   },
-  structure: ({ section, sides, nested, lines, wall, rings }) => [section, sides, nested > 0, lines, wall, rings],
+  structure: (layer) => [cornersOf(layer), layer.section, layer.nested > 0, layer.lines, layer.wall, layer.rings],
   look: (layer) => ({ softness: 0, lineWidth: layer.width, largestRadius: 0, matter: DARK, sprite: 0 }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
   extent(layer, context) {
     const radius = Math.max(...statedValues(layer.radius).map(Math.abs));
     const wobble = Math.max(...statedValues(layer.wobble).map(Math.abs));
-    const bend = tunnelRoute(layer, context.tile).radius;
-    // a square's corners are √2 away; no superellipse of exponent under 1 comes farther out than 1
-    const most = radius * (layer.section === 'super' ? Math.SQRT2 : 1) * Math.max(1, layer.flatness) * (1 + wobble);
-    return {
+    const most = radius * sectionReach(layer) * Math.max(1, layer.flatness) * (1 + wobble);
+    const straight = {
       halfWidth: most,
       halfHeight: most,
-      centre: [0, 0],
+      centre: [0, 0] as const,
       from: 0,
       // the ring past the end closes the walls onto the next tile
       to: context.tile * (1 + 1 / layer.rings),
-      bend,
-      carried: bend > 0 ? most : 0,
+      bend: 0,
+      carried: 0,
       body: most,
       grown: 1,
       tilted: 0,
     };
+    return carriedAlong(straight, tunnelRoute(layer, context.tile), most);
   },
   closingSteps: (layer) => ({ twist: sectionStep(layer), helixTurns: 1 }),
 };

@@ -1,7 +1,7 @@
 // Generated from src/core/treatments/reach/reach.glsl by npm run kernels. Do not edit.
 // @ts-nocheck: unrolled loops compare constants
 import { sources as from0 } from '../../noise/flow.gen';
-import { sources as from1 } from '../../space/route.gen';
+import { sources as from1 } from '../../space/rotation.gen';
 export const RF = new Float64Array(4), RI = new Int32Array(5);
 export function flowNoise$(): void {
   let grad_x = 0;
@@ -664,7 +664,7 @@ export function flowNoise$(): void {
   RF[3] = grad_z;
   return;
 }
-export function reachWeight(position_x: number, position_y: number, position_z: number, order: number, by: number, at_x: number, at_y: number, at_z: number, tile: number, inner: number, outer: number, invert: number, noiseScale_x: number, noiseScale_y: number, noiseScale_z: number, noisePeriod_x: number, noisePeriod_y: number, noisePeriod_z: number, seed: number, cycles: number, routeRadius: number, routeTurns: number, lap: number): void {
+export function reachWeight(position_x: number, position_y: number, position_z: number, order: number, by: number, at_x: number, at_y: number, at_z: number, tile: number, inner: number, outer: number, invert: number, noiseScale_x: number, noiseScale_y: number, noiseScale_z: number, noisePeriod_x: number, noisePeriod_y: number, noisePeriod_z: number, seed: number, cycles: number, course_x: number, course_y: number, course_z: number, course_w: number, track: Float64Array, lap: number): void {
   let weight = 0;
   let slope_x = 0;
   let slope_y = 0;
@@ -699,48 +699,129 @@ export function reachWeight(position_x: number, position_y: number, position_z: 
     toward_y = 0;
     toward_z = ((away_z < 0) ? (-1) : 1);
   }
-  if ((by === 3)) {
-    let turn = ((-position_z) * routeTurns);
-    const t1 = (turn + 0.25);
-    let r = (t1 - Math.floor((t1 + 0.5)));
+  if (((by === 3) && (course_z > 0))) {
+    const t1 = Math.imul(0, 2) * 4;
+    const t2 = track[t1 + 0];
+    const t3 = track[t1 + 1];
+    const t4 = track[t1 + 2];
+    const t5 = track[t1 + 3];
+    let before_x = t2;
+    let before_y = t3;
+    let before_z = t4;
+    const t6 = Math.imul(1, 2) * 4;
+    const t7 = track[t6 + 0];
+    const t8 = track[t6 + 1];
+    const t9 = track[t6 + 2];
+    const t10 = track[t6 + 3];
+    let here_x = t7;
+    let here_y = t8;
+    let here_z = t9;
+    let from_x = 0;
+    let from_y = 0;
+    let from_z = 0;
+    let nearest_x = 1000000000;
+    let nearest_y = 1000000000;
+    let nearest_z = 1000000000;
+    for (let i = 0; i < 129; i += 1) {
+      const t11 = track;
+      const t12 = ((i + 2) | 0);
+      const t13 = Math.imul(t12, 2) * 4;
+      const t14 = t11[t13 + 0];
+      const t15 = t11[t13 + 1];
+      const t16 = t11[t13 + 2];
+      const t17 = t11[t13 + 3];
+      let after_x = t14;
+      let after_y = t15;
+      let after_z = t16;
+      let to_x = (((before_x + (here_x * 4)) + after_x) / 6);
+      let to_y = (((before_y + (here_y * 4)) + after_y) / 6);
+      let to_z = (((before_z + (here_z * 4)) + after_z) / 6);
+      if ((i > 0)) {
+        let step__x = (to_x - from_x);
+        let step__y = (to_y - from_y);
+        let step__z = (to_z - from_z);
+        let away_x$1 = (position_x - from_x);
+        let away_y$1 = (position_y - from_y);
+        let away_z$1 = (position_z - from_z);
+        if ((course_w > 0)) {
+          away_z$1 = (away_z$1 - (course_w * Math.floor(((away_z$1 / course_w) + 0.5))));
+        }
+        const t18 = (((step__x * step__x) + (step__y * step__y)) + (step__z * step__z));
+        const t19 = 1e-12;
+        const t20 = Math.min(Math.max(((((away_x$1 * step__x) + (away_y$1 * step__y)) + (away_z$1 * step__z)) / Math.max(t18, t19)), 0), 1);
+        let off_x = (away_x$1 - (step__x * t20));
+        let off_y = (away_y$1 - (step__y * t20));
+        let off_z = (away_z$1 - (step__z * t20));
+        if (((((off_x * off_x) + (off_y * off_y)) + (off_z * off_z)) < (((nearest_x * nearest_x) + (nearest_y * nearest_y)) + (nearest_z * nearest_z)))) {
+          nearest_x = off_x;
+          nearest_y = off_y;
+          nearest_z = off_z;
+        }
+      }
+      from_x = to_x;
+      from_y = to_y;
+      from_z = to_z;
+      before_x = here_x;
+      before_y = here_y;
+      before_z = here_z;
+      here_x = after_x;
+      here_y = after_y;
+      here_z = after_z;
+    }
+    const t21 = nearest_x;
+    const t22 = nearest_y;
+    const t23 = nearest_z;
+    let off_x$1 = t21;
+    let off_y$1 = t22;
+    let off_z$1 = t23;
+    d = Math.sqrt((((off_x$1 * off_x$1) + (off_y$1 * off_y$1)) + (off_z$1 * off_z$1)));
+    const t24 = Math.max(d, 0.000001);
+    toward_x = (off_x$1 / t24);
+    toward_y = (off_y$1 / t24);
+    toward_z = (off_z$1 / t24);
+  }
+  if (((by === 3) && (course_z === 0))) {
+    let turn = ((-position_z) * course_y);
+    const t25 = (turn + 0.25);
+    let r = (t25 - Math.floor((t25 + 0.5)));
     let a = Math.abs(r);
-    const t2 = (0.5 - a);
-    let q = (Math.min(a, t2) * 6.283185307179586);
+    const t26 = (0.5 - a);
+    let q = (Math.min(a, t26) * 6.283185307179586);
     let q2 = (q * q);
     let s = (q * (1 + (q2 * ((-0.16666666667) + (q2 * (0.0083333333333 + (q2 * ((-0.00019841269841) + (q2 * (0.0000027557319224 + (q2 * (-2.5052108385e-8))))))))))));
-    const t3 = ((r < 0) ? (-s) : s);
+    const t27 = ((r < 0) ? (-s) : s);
     let r$1 = (turn - Math.floor((turn + 0.5)));
     let a$1 = Math.abs(r$1);
-    const t4 = (0.5 - a$1);
-    let q$1 = (Math.min(a$1, t4) * 6.283185307179586);
+    const t28 = (0.5 - a$1);
+    let q$1 = (Math.min(a$1, t28) * 6.283185307179586);
     let q2$1 = (q$1 * q$1);
     let s$1 = (q$1 * (1 + (q2$1 * ((-0.16666666667) + (q2$1 * (0.0083333333333 + (q2$1 * ((-0.00019841269841) + (q2$1 * (0.0000027557319224 + (q2$1 * (-2.5052108385e-8))))))))))));
-    const t5 = ((r$1 < 0) ? (-s$1) : s$1);
-    let out__x = (position_x - (t3 * routeRadius));
-    let out__y = (position_y - (t5 * routeRadius));
+    const t29 = ((r$1 < 0) ? (-s$1) : s$1);
+    let out__x = (position_x - (t27 * course_x));
+    let out__y = (position_y - (t29 * course_x));
     d = Math.sqrt(((out__x * out__x) + (out__y * out__y)));
-    let steep = ((6.283185307179586 * routeTurns) * routeRadius);
-    const t6 = Math.max(d, 0.000001);
-    let toward2_x = (out__x / t6);
-    let toward2_y = (out__y / t6);
-    const t7 = (turn + 0.25);
-    let r$2 = (t7 - Math.floor((t7 + 0.5)));
+    let steep = ((6.283185307179586 * course_y) * course_x);
+    const t30 = Math.max(d, 0.000001);
+    let toward2_x = (out__x / t30);
+    let toward2_y = (out__y / t30);
+    const t31 = (turn + 0.25);
+    let r$2 = (t31 - Math.floor((t31 + 0.5)));
     let a$2 = Math.abs(r$2);
-    const t8 = (0.5 - a$2);
-    let q$2 = (Math.min(a$2, t8) * 6.283185307179586);
+    const t32 = (0.5 - a$2);
+    let q$2 = (Math.min(a$2, t32) * 6.283185307179586);
     let q2$2 = (q$2 * q$2);
     let s$2 = (q$2 * (1 + (q2$2 * ((-0.16666666667) + (q2$2 * (0.0083333333333 + (q2$2 * ((-0.00019841269841) + (q2$2 * (0.0000027557319224 + (q2$2 * (-2.5052108385e-8))))))))))));
-    const t9 = ((r$2 < 0) ? (-s$2) : s$2);
+    const t33 = ((r$2 < 0) ? (-s$2) : s$2);
     let r$3 = (turn - Math.floor((turn + 0.5)));
     let a$3 = Math.abs(r$3);
-    const t10 = (0.5 - a$3);
-    let q$3 = (Math.min(a$3, t10) * 6.283185307179586);
+    const t34 = (0.5 - a$3);
+    let q$3 = (Math.min(a$3, t34) * 6.283185307179586);
     let q2$3 = (q$3 * q$3);
     let s$3 = (q$3 * (1 + (q2$3 * ((-0.16666666667) + (q2$3 * (0.0083333333333 + (q2$3 * ((-0.00019841269841) + (q2$3 * (0.0000027557319224 + (q2$3 * (-2.5052108385e-8))))))))))));
-    const t11 = ((r$3 < 0) ? (-s$3) : s$3);
+    const t35 = ((r$3 < 0) ? (-s$3) : s$3);
     toward_x = toward2_x;
     toward_y = toward2_y;
-    toward_z = (((toward2_y * t9) - (toward2_x * t11)) * steep);
+    toward_z = (((toward2_y * t33) - (toward2_x * t35)) * steep);
   }
   if ((by === 5)) {
     let grad_x = 0;
@@ -756,27 +837,27 @@ export function reachWeight(position_x: number, position_y: number, position_z: 
     RF[3] = lap;
     RI[4] = cycles;
     flowNoise$();
-    const t12 = RF[0];
-    const t13 = RF[1];
-    const t14 = RF[2];
-    const t15 = RF[3];
-    grad_x = t13;
-    grad_y = t14;
-    grad_z = t15;
-    let n = t12;
+    const t36 = RF[0];
+    const t37 = RF[1];
+    const t38 = RF[2];
+    const t39 = RF[3];
+    grad_x = t37;
+    grad_y = t38;
+    grad_z = t39;
+    let n = t36;
     d = (0.5 + (0.7 * n));
     toward_x = ((grad_x * noiseScale_x) * 0.7);
     toward_y = ((grad_y * noiseScale_y) * 0.7);
     toward_z = ((grad_z * noiseScale_z) * 0.7);
   }
-  const t16 = (outer - inner);
-  let width = Math.max(t16, 0.0001);
+  const t40 = (outer - inner);
+  let width = Math.max(t40, 0.0001);
   let t = Math.min(Math.max(((d - inner) / width), 0), 1);
   weight = (1 - ((t * t) * (3 - (2 * t))));
-  const t17 = ((((-6) * t) * (1 - t)) / width);
-  slope_x = (toward_x * t17);
-  slope_y = (toward_y * t17);
-  slope_z = (toward_z * t17);
+  const t41 = ((((-6) * t) * (1 - t)) / width);
+  slope_x = (toward_x * t41);
+  slope_y = (toward_y * t41);
+  slope_z = (toward_z * t41);
   if ((invert === 1)) {
     weight = (1 - weight);
     slope_x = (-slope_x);
@@ -788,7 +869,7 @@ export function reachWeight(position_x: number, position_y: number, position_z: 
   RF[2] = slope_y;
   RF[3] = slope_z;
 }
-export function reachRun(first: number, end: number, positionA: Float64Array, orderA: Float64Array, by: number, at_x: number, at_y: number, at_z: number, tile: number, inner: number, outer: number, invert: number, noiseScale_x: number, noiseScale_y: number, noiseScale_z: number, noisePeriod_x: number, noisePeriod_y: number, noisePeriod_z: number, seed: number, cycles: number, routeRadius: number, routeTurns: number, lap: number, weight_o: Float64Array, slope_o: Float64Array): void {
+export function reachRun(first: number, end: number, positionA: Float64Array, orderA: Float64Array, by: number, at_x: number, at_y: number, at_z: number, tile: number, inner: number, outer: number, invert: number, noiseScale_x: number, noiseScale_y: number, noiseScale_z: number, noisePeriod_x: number, noisePeriod_y: number, noisePeriod_z: number, seed: number, cycles: number, course_x: number, course_y: number, course_z: number, course_w: number, track: Float64Array, lap: number, weight_o: Float64Array, slope_o: Float64Array): void {
   by = by | 0; invert = invert | 0; noisePeriod_x = noisePeriod_x | 0; noisePeriod_y = noisePeriod_y | 0; noisePeriod_z = noisePeriod_z | 0; seed = seed | 0; cycles = cycles | 0;
   for (let k = first; k < end; k++) {
   const t0 = positionA[k * 3];
@@ -822,48 +903,128 @@ export function reachRun(first: number, end: number, positionA: Float64Array, or
     toward_y = 0;
     toward_z = ((away_z < 0) ? (-1) : 1);
   }
-  if ((by === 3)) {
-    let turn = ((-t2) * routeTurns);
-    const t5 = (turn + 0.25);
-    let r = (t5 - Math.floor((t5 + 0.5)));
+  if (((by === 3) && (course_z > 0))) {
+    const t5 = Math.imul(0, 2) * 4;
+    const t6 = track[t5 + 0];
+    const t7 = track[t5 + 1];
+    const t8 = track[t5 + 2];
+    const t9 = track[t5 + 3];
+    let before_x = t6;
+    let before_y = t7;
+    let before_z = t8;
+    const t10 = Math.imul(1, 2) * 4;
+    const t11 = track[t10 + 0];
+    const t12 = track[t10 + 1];
+    const t13 = track[t10 + 2];
+    const t14 = track[t10 + 3];
+    let here_x = t11;
+    let here_y = t12;
+    let here_z = t13;
+    let from_x = 0;
+    let from_y = 0;
+    let from_z = 0;
+    let nearest_x = 1000000000;
+    let nearest_y = 1000000000;
+    let nearest_z = 1000000000;
+    for (let i = 0; i < 129; i += 1) {
+      const t15 = ((i + 2) | 0);
+      const t16 = Math.imul(t15, 2) * 4;
+      const t17 = track[t16 + 0];
+      const t18 = track[t16 + 1];
+      const t19 = track[t16 + 2];
+      const t20 = track[t16 + 3];
+      let after_x = t17;
+      let after_y = t18;
+      let after_z = t19;
+      let to_x = (((before_x + (here_x * 4)) + after_x) / 6);
+      let to_y = (((before_y + (here_y * 4)) + after_y) / 6);
+      let to_z = (((before_z + (here_z * 4)) + after_z) / 6);
+      if ((i > 0)) {
+        let step__x = (to_x - from_x);
+        let step__y = (to_y - from_y);
+        let step__z = (to_z - from_z);
+        let away_x$1 = (t0 - from_x);
+        let away_y$1 = (t1 - from_y);
+        let away_z$1 = (t2 - from_z);
+        if ((course_w > 0)) {
+          away_z$1 = (away_z$1 - (course_w * Math.floor(((away_z$1 / course_w) + 0.5))));
+        }
+        const t21 = (((step__x * step__x) + (step__y * step__y)) + (step__z * step__z));
+        const t22 = 1e-12;
+        const t23 = Math.min(Math.max(((((away_x$1 * step__x) + (away_y$1 * step__y)) + (away_z$1 * step__z)) / Math.max(t21, t22)), 0), 1);
+        let off_x = (away_x$1 - (step__x * t23));
+        let off_y = (away_y$1 - (step__y * t23));
+        let off_z = (away_z$1 - (step__z * t23));
+        if (((((off_x * off_x) + (off_y * off_y)) + (off_z * off_z)) < (((nearest_x * nearest_x) + (nearest_y * nearest_y)) + (nearest_z * nearest_z)))) {
+          nearest_x = off_x;
+          nearest_y = off_y;
+          nearest_z = off_z;
+        }
+      }
+      from_x = to_x;
+      from_y = to_y;
+      from_z = to_z;
+      before_x = here_x;
+      before_y = here_y;
+      before_z = here_z;
+      here_x = after_x;
+      here_y = after_y;
+      here_z = after_z;
+    }
+    const t24 = nearest_x;
+    const t25 = nearest_y;
+    const t26 = nearest_z;
+    let off_x$1 = t24;
+    let off_y$1 = t25;
+    let off_z$1 = t26;
+    d = Math.sqrt((((off_x$1 * off_x$1) + (off_y$1 * off_y$1)) + (off_z$1 * off_z$1)));
+    const t27 = Math.max(d, 0.000001);
+    toward_x = (off_x$1 / t27);
+    toward_y = (off_y$1 / t27);
+    toward_z = (off_z$1 / t27);
+  }
+  if (((by === 3) && (course_z === 0))) {
+    let turn = ((-t2) * course_y);
+    const t28 = (turn + 0.25);
+    let r = (t28 - Math.floor((t28 + 0.5)));
     let a = Math.abs(r);
-    const t6 = (0.5 - a);
-    let q = (Math.min(a, t6) * 6.283185307179586);
+    const t29 = (0.5 - a);
+    let q = (Math.min(a, t29) * 6.283185307179586);
     let q2 = (q * q);
     let s = (q * (1 + (q2 * ((-0.16666666667) + (q2 * (0.0083333333333 + (q2 * ((-0.00019841269841) + (q2 * (0.0000027557319224 + (q2 * (-2.5052108385e-8))))))))))));
-    const t7 = ((r < 0) ? (-s) : s);
+    const t30 = ((r < 0) ? (-s) : s);
     let r$1 = (turn - Math.floor((turn + 0.5)));
     let a$1 = Math.abs(r$1);
-    const t8 = (0.5 - a$1);
-    let q$1 = (Math.min(a$1, t8) * 6.283185307179586);
+    const t31 = (0.5 - a$1);
+    let q$1 = (Math.min(a$1, t31) * 6.283185307179586);
     let q2$1 = (q$1 * q$1);
     let s$1 = (q$1 * (1 + (q2$1 * ((-0.16666666667) + (q2$1 * (0.0083333333333 + (q2$1 * ((-0.00019841269841) + (q2$1 * (0.0000027557319224 + (q2$1 * (-2.5052108385e-8))))))))))));
-    const t9 = ((r$1 < 0) ? (-s$1) : s$1);
-    let out__x = (t0 - (t7 * routeRadius));
-    let out__y = (t1 - (t9 * routeRadius));
+    const t32 = ((r$1 < 0) ? (-s$1) : s$1);
+    let out__x = (t0 - (t30 * course_x));
+    let out__y = (t1 - (t32 * course_x));
     d = Math.sqrt(((out__x * out__x) + (out__y * out__y)));
-    let steep = ((6.283185307179586 * routeTurns) * routeRadius);
-    const t10 = Math.max(d, 0.000001);
-    let toward2_x = (out__x / t10);
-    let toward2_y = (out__y / t10);
-    const t11 = (turn + 0.25);
-    let r$2 = (t11 - Math.floor((t11 + 0.5)));
+    let steep = ((6.283185307179586 * course_y) * course_x);
+    const t33 = Math.max(d, 0.000001);
+    let toward2_x = (out__x / t33);
+    let toward2_y = (out__y / t33);
+    const t34 = (turn + 0.25);
+    let r$2 = (t34 - Math.floor((t34 + 0.5)));
     let a$2 = Math.abs(r$2);
-    const t12 = (0.5 - a$2);
-    let q$2 = (Math.min(a$2, t12) * 6.283185307179586);
+    const t35 = (0.5 - a$2);
+    let q$2 = (Math.min(a$2, t35) * 6.283185307179586);
     let q2$2 = (q$2 * q$2);
     let s$2 = (q$2 * (1 + (q2$2 * ((-0.16666666667) + (q2$2 * (0.0083333333333 + (q2$2 * ((-0.00019841269841) + (q2$2 * (0.0000027557319224 + (q2$2 * (-2.5052108385e-8))))))))))));
-    const t13 = ((r$2 < 0) ? (-s$2) : s$2);
+    const t36 = ((r$2 < 0) ? (-s$2) : s$2);
     let r$3 = (turn - Math.floor((turn + 0.5)));
     let a$3 = Math.abs(r$3);
-    const t14 = (0.5 - a$3);
-    let q$3 = (Math.min(a$3, t14) * 6.283185307179586);
+    const t37 = (0.5 - a$3);
+    let q$3 = (Math.min(a$3, t37) * 6.283185307179586);
     let q2$3 = (q$3 * q$3);
     let s$3 = (q$3 * (1 + (q2$3 * ((-0.16666666667) + (q2$3 * (0.0083333333333 + (q2$3 * ((-0.00019841269841) + (q2$3 * (0.0000027557319224 + (q2$3 * (-2.5052108385e-8))))))))))));
-    const t15 = ((r$3 < 0) ? (-s$3) : s$3);
+    const t38 = ((r$3 < 0) ? (-s$3) : s$3);
     toward_x = toward2_x;
     toward_y = toward2_y;
-    toward_z = (((toward2_y * t13) - (toward2_x * t15)) * steep);
+    toward_z = (((toward2_y * t36) - (toward2_x * t38)) * steep);
   }
   if ((by === 5)) {
     let grad_x = 0;
@@ -879,27 +1040,27 @@ export function reachRun(first: number, end: number, positionA: Float64Array, or
     RF[3] = lap;
     RI[4] = cycles;
     flowNoise$();
-    const t16 = RF[0];
-    const t17 = RF[1];
-    const t18 = RF[2];
-    const t19 = RF[3];
-    grad_x = t17;
-    grad_y = t18;
-    grad_z = t19;
-    let n = t16;
+    const t39 = RF[0];
+    const t40 = RF[1];
+    const t41 = RF[2];
+    const t42 = RF[3];
+    grad_x = t40;
+    grad_y = t41;
+    grad_z = t42;
+    let n = t39;
     d = (0.5 + (0.7 * n));
     toward_x = ((grad_x * noiseScale_x) * 0.7);
     toward_y = ((grad_y * noiseScale_y) * 0.7);
     toward_z = ((grad_z * noiseScale_z) * 0.7);
   }
-  const t20 = (outer - inner);
-  let width = Math.max(t20, 0.0001);
+  const t43 = (outer - inner);
+  let width = Math.max(t43, 0.0001);
   let t = Math.min(Math.max(((d - inner) / width), 0), 1);
   weight = (1 - ((t * t) * (3 - (2 * t))));
-  const t21 = ((((-6) * t) * (1 - t)) / width);
-  slope_x = (toward_x * t21);
-  slope_y = (toward_y * t21);
-  slope_z = (toward_z * t21);
+  const t44 = ((((-6) * t) * (1 - t)) / width);
+  slope_x = (toward_x * t44);
+  slope_y = (toward_y * t44);
+  slope_z = (toward_z * t44);
   if ((invert === 1)) {
     weight = (1 - weight);
     slope_x = (-slope_x);
@@ -914,15 +1075,79 @@ export function reachRun(first: number, end: number, positionA: Float64Array, or
 }
 
 /** Parameters of each exported kernel, in order: name, GLSL type, direction. */
-export const signatures = {"reachWeight":[{"name":"position","type":"vec3","direction":"in"},{"name":"order","type":"float","direction":"in"},{"name":"by","type":"int","direction":"in"},{"name":"at","type":"vec3","direction":"in"},{"name":"tile","type":"float","direction":"in"},{"name":"inner","type":"float","direction":"in"},{"name":"outer","type":"float","direction":"in"},{"name":"invert","type":"int","direction":"in"},{"name":"noiseScale","type":"vec3","direction":"in"},{"name":"noisePeriod","type":"ivec3","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"cycles","type":"int","direction":"in"},{"name":"routeRadius","type":"float","direction":"in"},{"name":"routeTurns","type":"float","direction":"in"},{"name":"lap","type":"float","direction":"in"},{"name":"weight","type":"float","direction":"out"},{"name":"slope","type":"vec3","direction":"out"}]} as const;
+export const signatures = {"reachWeight":[{"name":"position","type":"vec3","direction":"in"},{"name":"order","type":"float","direction":"in"},{"name":"by","type":"int","direction":"in"},{"name":"at","type":"vec3","direction":"in"},{"name":"tile","type":"float","direction":"in"},{"name":"inner","type":"float","direction":"in"},{"name":"outer","type":"float","direction":"in"},{"name":"invert","type":"int","direction":"in"},{"name":"noiseScale","type":"vec3","direction":"in"},{"name":"noisePeriod","type":"ivec3","direction":"in"},{"name":"seed","type":"uint","direction":"in"},{"name":"cycles","type":"int","direction":"in"},{"name":"course","type":"vec4","direction":"in"},{"name":"track","type":"sampler2D","direction":"in"},{"name":"lap","type":"float","direction":"in"},{"name":"weight","type":"float","direction":"out"},{"name":"slope","type":"vec3","direction":"out"}]} as const;
 
 /** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */
 export const sources: Record<string, string> = {
   ...from0,
   ...from1,
+  'space/route.glsl': `
+vec3 trackNode(sampler2D track, int node) { return texelFetch(track, ivec2(node * 2, 0), 0).xyz; }
+vec3 trackUpright(sampler2D track, int node) { return texelFetch(track, ivec2(node * 2 + 1, 0), 0).xyz; }
+
+void routeFrame(float advance, vec4 course, float period, sampler2D track, out vec3 origin, out vec4 frame, out float pace) {
+  if (course.z > 0.0) {
+    float round_ = advance / period;
+    float whole = floor(round_);
+    float at = (round_ - whole) * course.z;
+    int node = min(int(at), int(course.z) - 1);
+    float f = at - float(node);
+    float g = 1.0 - f;
+    vec4 weight = vec4(g * g * g, 3.0 * f * f * f - 6.0 * f * f + 4.0, 3.0 * g * g * g - 6.0 * g * g + 4.0, f * f * f) / 6.0;
+    vec4 rate = vec4(-g * g, 3.0 * f * f - 4.0 * f, 4.0 * g - 3.0 * g * g, f * f) * 0.5;
+    vec3 a = trackNode(track, node);
+    vec3 b = trackNode(track, node + 1);
+    vec3 c = trackNode(track, node + 2);
+    vec3 d = trackNode(track, node + 3);
+    origin = a * weight.x + b * weight.y + c * weight.z + d * weight.w - vec3(0.0, 0.0, course.w * whole);
+    vec3 along = a * rate.x + b * rate.y + c * rate.z + d * rate.w;
+    float quick = length(along);
+    pace = quick * course.z / period;
+    vec3 back = along / -max(quick, 1e-9);
+    vec3 up = trackUpright(track, node) * weight.x + trackUpright(track, node + 1) * weight.y
+            + trackUpright(track, node + 2) * weight.z + trackUpright(track, node + 3) * weight.w;
+    vec3 right = normalize(cross(up, back));
+    frame = quatFrom(right, cross(back, right), back);
+  } else {
+    float turn = advance * course.y;
+    float s = sinTurn(turn);
+    float c = cosTurn(turn);
+    origin = vec3(course.x * c, course.x * s, -advance);
+    float slope = course.x * TAU * course.y;
+    // leaning from straight ahead into the tangent is one rotation about the direction outwards
+    pace = sqrt(1.0 + slope * slope);
+    float inv = 1.0 / pace;
+    float half_ = sqrt(0.5 + 0.5 * inv);
+    float across = slope >= 0.0 ? sqrt(max(0.0, 0.5 - 0.5 * inv)) : -sqrt(max(0.0, 0.5 - 0.5 * inv));
+    frame = vec4(c * across, s * across, 0.0, half_);
+  }
+}
+
+vec3 fromTrack(vec3 place, vec4 course, sampler2D track) {
+  vec3 before = trackNode(track, 0);
+  vec3 here = trackNode(track, 1);
+  vec3 from = vec3(0.0);
+  vec3 nearest = vec3(1e9);
+  for (int i = 0; i < 129; i++) {
+    vec3 after = trackNode(track, i + 2);
+    vec3 to = (before + here * 4.0 + after) / 6.0;
+    if (i > 0) {
+      vec3 step_ = to - from;
+      vec3 away = place - from;
+      if (course.w > 0.0) away.z -= course.w * floor(away.z / course.w + 0.5);
+      vec3 off = away - step_ * clamp(dot(away, step_) / max(dot(step_, step_), 1e-12), 0.0, 1.0);
+      if (dot(off, off) < dot(nearest, nearest)) nearest = off;
+    }
+    from = to;
+    before = here;
+    here = after;
+  }
+  return nearest;
+}
+`,
   'treatments/reach/reach.glsl': `
 void reachWeight(vec3 position, float order, int by, vec3 at, float tile, float inner, float outer, int invert,
-                 vec3 noiseScale, ivec3 noisePeriod, uint seed, int cycles, float routeRadius, float routeTurns, float lap,
+                 vec3 noiseScale, ivec3 noisePeriod, uint seed, int cycles, vec4 course, sampler2D track, float lap,
                  out float weight, out vec3 slope) {
   vec3 away = position - at;
   if (tile > 0.0) away.z -= tile * floor(away.z / tile + 0.5);
@@ -936,11 +1161,16 @@ void reachWeight(vec3 position, float order, int by, vec3 at, float tile, float 
     d = abs(away.z);
     toward = vec3(0.0, 0.0, away.z < 0.0 ? -1.0 : 1.0);
   }
-  if (by == 3) {
-    float turn = -position.z * routeTurns;
-    vec2 out_ = position.xy - vec2(cosTurn(turn), sinTurn(turn)) * routeRadius;
+  if (by == 3 && course.z > 0.0) {
+    vec3 off = fromTrack(position, course, track);
+    d = length(off);
+    toward = off / max(d, 1e-6);
+  }
+  if (by == 3 && course.z == 0.0) {
+    float turn = -position.z * course.y;
+    vec2 out_ = position.xy - vec2(cosTurn(turn), sinTurn(turn)) * course.x;
     d = length(out_);
-    float steep = TAU * routeTurns * routeRadius;
+    float steep = TAU * course.y * course.x;
     vec2 toward2 = out_ / max(d, 1e-6);
     toward = vec3(toward2, (toward2.y * cosTurn(turn) - toward2.x * sinTurn(turn)) * steep);
   }

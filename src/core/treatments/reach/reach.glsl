@@ -9,7 +9,7 @@
 // metres; tile: metres after which distances along z repeat, 0 for never; inner, outer: metres (order: shares 0..1);
 // invert: 1 acts outside instead. slope: derivative of the weight to the position, per metre.
 void reachWeight(vec3 position, float order, int by, vec3 at, float tile, float inner, float outer, int invert,
-                 vec3 noiseScale, ivec3 noisePeriod, uint seed, int cycles, float routeRadius, float routeTurns, float lap,
+                 vec3 noiseScale, ivec3 noisePeriod, uint seed, int cycles, vec4 course, sampler2D track, float lap,
                  out float weight, out vec3 slope) {
   vec3 away = position - at;
   if (tile > 0.0) away.z -= tile * floor(away.z / tile + 0.5);
@@ -23,11 +23,16 @@ void reachWeight(vec3 position, float order, int by, vec3 at, float tile, float 
     d = abs(away.z);
     toward = vec3(0.0, 0.0, away.z < 0.0 ? -1.0 : 1.0);
   }
-  if (by == 3) {
-    float turn = -position.z * routeTurns;
-    vec2 out_ = position.xy - vec2(cosTurn(turn), sinTurn(turn)) * routeRadius;
+  if (by == 3 && course.z > 0.0) {
+    vec3 off = fromTrack(position, course, track);
+    d = length(off);
+    toward = off / max(d, 1e-6);
+  }
+  if (by == 3 && course.z == 0.0) {
+    float turn = -position.z * course.y;
+    vec2 out_ = position.xy - vec2(cosTurn(turn), sinTurn(turn)) * course.x;
     d = length(out_);
-    float steep = TAU * routeTurns * routeRadius;
+    float steep = TAU * course.y * course.x;
     vec2 toward2 = out_ / max(d, 1e-6);
     toward = vec3(toward2, (toward2.y * cosTurn(turn) - toward2.x * sinTurn(turn)) * steep);
   }

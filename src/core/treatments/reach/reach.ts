@@ -1,5 +1,6 @@
 import type { Kernel, KernelValues } from '../../kernel/kernel';
 import { evaluateAnimated } from '../../time/animated';
+import { courseValues } from '../../layers/course';
 import { fitNoise } from '../base';
 import type { TreatmentBase, TreatmentContext } from '../definition';
 import { reachRun, signatures, sources } from './reach.gen';
@@ -32,8 +33,7 @@ export function reachValues(t: TreatmentBase, context: TreatmentContext, phase: 
     noisePeriod: noise.period,
     seed: t.seed + 60,
     cycles: t.reachCycles,
-    routeRadius: context.route.radius,
-    routeTurns: context.route.turnsPerMetre,
+    ...courseValues(context.route),
     lap: phase,
   };
 }

@@ -32,7 +32,10 @@ const declarations = (steps: readonly Step[]): string =>
   steps
     .flatMap((step) => {
       const { own, reach } = stepUniforms(step);
-      return [...own, ...reach].map(({ name, parameter }) => `uniform ${parameter.type} ${name};`);
+      return [...own, ...reach].map(
+        ({ name, parameter }) =>
+          `uniform ${parameter.type === 'sampler2D' ? 'highp sampler2D' : parameter.type} ${name};`,
+      );
     })
     .join('\n');
 

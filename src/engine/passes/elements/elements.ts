@@ -19,10 +19,41 @@ export function feed(uniforms: Record<string, THREE.IUniform>, steps: readonly S
   for (const step of steps) {
     const { own, reach } = stepUniforms(step);
     const values = step.values(phase);
-    for (const { name, parameter } of own) uniforms[name].value = values[parameter.name];
+    for (const { name, parameter } of own) give(uniforms[name], values[parameter.name]);
     const reachValues = step.reach?.(phase);
-    if (reachValues) for (const { name, parameter } of reach) uniforms[name].value = reachValues[parameter.name];
+    if (reachValues) for (const { name, parameter } of reach) give(uniforms[name], reachValues[parameter.name]);
   }
+}
+
+type Given = ReturnType<Step['values']>[string];
+
+/** A table becomes a texture of one row, made anew only when it is another one. */
+function give(uniform: THREE.IUniform, value: Given): void {
+  if (!(value instanceof Float64Array)) {
+    uniform.value = value;
+    return;
+  }
+  const former: unknown = uniform.value;
+  if (former instanceof THREE.DataTexture) {
+    if (former.userData.table === value) return;
+    former.dispose();
+  }
+  const texture = new THREE.DataTexture(
+    Float32Array.from(value),
+    value.length / 4,
+    1,
+    THREE.RGBAFormat,
+    THREE.FloatType,
+  );
+  texture.userData.table = value;
+  texture.needsUpdate = true;
+  uniform.value = texture;
+}
+
+/** Gives back the textures that stand for tables. */
+export function releaseTables(uniforms: Record<string, THREE.IUniform>): void {
+  for (const { value } of Object.values(uniforms))
+    if (value instanceof THREE.DataTexture && value.userData.table) value.dispose();
 }
 
 /** Rest values of the elements as a texture, four numbers a texel. */
@@ -101,6 +132,7 @@ export class ElementPass {
   }
 
   dispose(): void {
+    releaseTables(this.material.uniforms);
     this.material.dispose();
     this.rest?.dispose();
     for (const target of this.targets) (target as THREE.WebGLRenderTarget | undefined)?.dispose();

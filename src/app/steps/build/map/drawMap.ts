@@ -1,3 +1,4 @@
+import { standsOnce } from '../../../../core/layers/route';
 import { cameraPose, type CameraPose } from '../../../../core/flight/camera';
 import { carriedBy, flightOf } from '../../../../core/flight/flight';
 import { layerBatch } from '../../../../core/layers/batch';
@@ -45,7 +46,7 @@ export function dotsOf(piece: Piece): Dots[] {
         along: pick(2, -1),
         colour,
         ringEvery: Math.round(perRing),
-        once: layer.once,
+        once: standsOnce(piece, layer),
       };
     });
 }

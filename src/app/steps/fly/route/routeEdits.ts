@@ -1,5 +1,6 @@
 import { cameraPose } from '../../../../core/flight/camera';
-import type { CircuitPoint, CircuitRoute } from '../../../../core/flight/routes/circuit/circuit';
+import type { CircuitRoute } from '../../../../core/flight/routes/circuit/circuit';
+import type { CurvePoint } from '../../../../core/piece/fields';
 import { newRoute } from '../../../../core/flight/middle';
 import type { RouteKind } from '../../../../core/flight/routes/registry';
 import type { Station, StationsRoute } from '../../../../core/flight/routes/stations/stations';
@@ -52,7 +53,7 @@ export function addPoint(route: CircuitRoute, after: string | null): { route: Ci
   const found = route.points.findIndex(({ id }) => id === after);
   const at = found < 0 ? route.points.length - 1 : found;
   const [a, b] = [route.points[at], route.points[(at + 1) % route.points.length]];
-  const point: CircuitPoint = {
+  const point: CurvePoint = {
     id: newId('point'),
     aside: round((a.aside + b.aside) / 2),
     above: round((a.above + b.above) / 2),

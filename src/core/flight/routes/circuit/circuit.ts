@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { integer, number, seed } from '../../../piece/fields';
+import { integer, number, points, seed, type CurvePoint } from '../../../piece/fields';
 import { hash4, unitFrom } from '../../../random/hash';
 import { pathFromSpec } from '../../../space/path';
 import {
@@ -16,25 +16,20 @@ import {
 import { worldAt } from '../../target';
 import { STAYS, type RouteDefinition } from '../definition';
 
-const metre = z.number().min(-10_000).max(10_000);
-const PointSchema = z.object({ id: z.string().min(1).max(64), aside: metre, above: metre, ahead: metre });
-export type CircuitPoint = z.infer<typeof PointSchema>;
-
 const degrees = { unit: '°', min: -3600, max: 3600, comfort: 60, decimals: 1 };
 
 const CircuitSchema = z.looseObject({
   kind: z.literal('circuit'),
   /** in order; the last leads to the first */
-  points: z
-    .array(PointSchema)
-    .min(2, { error: 'needs two points at least' })
-    .max(64, { error: 'has at most 64 points' })
-    .default([
-      { id: 'a', aside: -3, above: 0, ahead: 4 },
-      { id: 'b', aside: 0, above: 0, ahead: 7 },
-      { id: 'c', aside: 3, above: 0, ahead: 4 },
-      { id: 'd', aside: 0, above: 0, ahead: 1 },
-    ]),
+  points: points(
+    [
+      [-3, 0, 4],
+      [0, 0, 7],
+      [3, 0, 4],
+      [0, 0, 1],
+    ],
+    { label: 'Points', hint: 'The points the circuit goes through, drawn in the map.' },
+  ),
   rounds: integer(1, {
     label: 'Rounds',
     unit: 'per lap',
@@ -82,7 +77,7 @@ const DEGREE = Math.PI / 180;
 
 /** What moves the drawn points of a circuit to where they are flown; its inverse is for dragging them. */
 export interface Standing {
-  toWorld(point: CircuitPoint, index: number): Vec3;
+  toWorld(point: CurvePoint, index: number): Vec3;
   fromWorld(place: Vec3, index: number): { aside: number; above: number; ahead: number };
 }
 

@@ -3,6 +3,7 @@ import { number } from '../../../piece/fields';
 import type { Piece } from '../../../piece/schema';
 import { pathFromSpec } from '../../../space/path';
 import type { RouteDefinition, RouteWorld, Track, Travel } from '../definition';
+import { closesOnItself, STRAIGHT } from '../../../layers/course';
 import type { RouteShape } from '../../../layers/definition';
 
 /** Travel and start of a route that goes on from tile to tile. */
@@ -31,12 +32,12 @@ interface Tiles {
   start: number;
 }
 
-export const STRAIGHT: RouteShape = { radius: 0, turnsPerMetre: 0 };
-
-/** Whole tiles along a helix about −z, or along the axis itself. */
+/** Whole tiles along a helix about −z or along the axis itself, or whole times round a drawn track. */
 export function tilesTrack({ tilesPerLap, start }: Tiles, shape: RouteShape, { piece, share }: RouteWorld): Track {
   const { tile } = piece;
-  const path = pathFromSpec({ kind: 'helix', radius: shape.radius, turns: shape.turnsPerMetre * tile, advance: tile });
+  const path =
+    shape.track?.path ??
+    pathFromSpec({ kind: 'helix', radius: shape.radius, turns: shape.turnsPerMetre * tile, advance: tile });
   return {
     length: Math.abs(tilesPerLap) * path.length,
     at(phase) {
@@ -48,7 +49,7 @@ export function tilesTrack({ tilesPerLap, start }: Tiles, shape: RouteShape, { p
 }
 
 export const tilesTravel = ({ tilesPerLap }: Tiles, shape: RouteShape, { tile }: Piece): Travel => ({
-  advance: tilesPerLap * tile,
+  advance: closesOnItself(shape) ? 0 : tilesPerLap * tile,
   turns: shape.turnsPerMetre * tilesPerLap * tile,
   axis: [0, 0, 1],
   centre: [0, 0, 0],
