@@ -1,6 +1,6 @@
 import { Dices } from 'lucide-react';
 import type { z } from 'zod';
-import { controlOf, isShown, type ControlMeta, type Gradient } from '../../core/piece/fields';
+import { controlOf, isShown, type ControlMeta, type CurvePoint, type Gradient } from '../../core/piece/fields';
 import { TargetSchema } from '../../core/flight/target';
 import { routedBy } from '../../core/layers/route';
 import type { Animated } from '../../core/time/animated';
@@ -14,6 +14,7 @@ import { GradientField } from './GradientField';
 import { NumberField } from './NumberField';
 import { OutlineField } from './OutlineField';
 import { PlainRow } from './PlainRow';
+import { PointRows } from './PointRows';
 import { ProfileField } from './ProfileField';
 import styles from './Row.module.css';
 import { SwitchField } from './SwitchField';
@@ -118,6 +119,8 @@ function FieldRow({ field, path, value, closingStep }: RowProps) {
     );
   if (meta.control === 'target')
     return <Inspector schema={TargetSchema} path={path} labels={{ on: meta.label }} nested />;
+  if (meta.control === 'points')
+    return <PointRows path={path} points={value as readonly CurvePoint[]} hint={meta.hint} />;
   return (
     <PlainRow label={meta.label} hint={meta.hint} row={path.join('.')} tall={TALL.has(meta.control)}>
       <Plain meta={meta} value={value} initial={initial} set={set} legalStep={closingStep} owner={Number(path[1])} />
@@ -183,6 +186,7 @@ function Plain({
       return <ProfileField spec={meta} value={value as number[]} onChange={set} />;
     case 'animated':
     case 'target':
+    case 'points':
       return null;
   }
 }

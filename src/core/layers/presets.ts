@@ -104,6 +104,18 @@ export const PRESETS: Record<LayerKind, readonly Preset[]> = {
       fields: { section: 'circle', nested: 0, wall: 'skin', lines: 'rings', rings: 48, twist: 0, wobble: 0.12 },
       treatments: [{ kind: 'bend', axis: 'along', amount: 8 }],
     },
+    {
+      label: 'Wandering gallery',
+      fields: { route: 'onward', section: 'drawn', nested: 0, lines: 'net', rings: 28, twist: 0, width: 0.008 },
+    },
+    {
+      label: 'Ring of frames',
+      fields: { route: 'ring', ringRadius: 6, radius: 1.4, rings: 80, twist: 1, sides: 4, nested: 0.7 },
+    },
+    {
+      label: 'Drawn circuit',
+      fields: { route: 'closed', section: 'circle', nested: 0, lines: 'net', rings: 72, twist: 0, radius: 1.2 },
+    },
   ],
   copies: [
     {

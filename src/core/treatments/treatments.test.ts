@@ -224,7 +224,9 @@ describe('every treatment', () => {
     );
     fc.assert(
       fc.property(closed, treatment(kind), (layer, t) => {
-        const { findings } = stateReport(pieceWith(layer, [{ ...t, reachAhead: 1 }], { route: { kind: 'run', tilesPerLap: 0 } }));
+        const { findings } = stateReport(
+          pieceWith(layer, [{ ...t, reachAhead: 1 }], { route: { kind: 'run', tilesPerLap: 0 } }),
+        );
         expect(findings.filter(({ ok }) => !ok).map((f) => `${f.subject}: ${f.says}`)).toEqual([]);
       }),
       { numRuns: 12 },

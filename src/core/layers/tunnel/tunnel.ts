@@ -395,7 +395,10 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
   schema: TunnelSchema,
   kernel: { entry: 'tunnelElement', sources, signature: signatures.tunnelElement, run: tunnelRun },
   elementCount: (layer, share) => (layer.rings / strideOf(layer, share) + 1) * cornersOf(layer) * copiesOf(layer),
-  counted: (layer, share) => ({ count: layer.rings / strideOf(layer, share), noun: 'rings per tile' }),
+  counted: (layer, share) => ({
+    count: layer.rings / strideOf(layer, share),
+    noun: ['ring', 'closed'].includes(layer.route) ? 'rings around' : 'rings per tile',
+  }),
   tiled: () => true,
   turnStep: (layer, axis, each) => (axis === 'along' && (each || layer.route === 'straight') ? sectionStep(layer) : 1),
   values(layer, context, phase, share) {

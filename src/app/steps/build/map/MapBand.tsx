@@ -4,10 +4,11 @@ import type { Layer, Piece } from '../../../../core/piece/schema';
 import { BandHead } from '../../../parts/BandHead';
 import { Canvas } from '../../../parts/Canvas';
 import { bench, useBench, usePiece } from '../../../state/bench';
-import { removePoint } from '../../fly/route/routeEdits';
+import { pointKey, removePoint } from '../../../parts/curvePoints';
+import { addPointAt, curvesOf, pointOf } from './curves';
 import { dotsOf, drawBox, drawMap, drawMarks } from './drawMap';
 import { dragged, hit, type Grip } from './handles';
-import { addPointAt, draggedPoint, hitPoint } from './routeHandles';
+import { draggedPoint, hitPoint } from './routeHandles';
 import { mapView, type Lane, type MapView } from './view';
 import styles from '../Build.module.css';
 
@@ -22,6 +23,9 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
   const drag = useRef<Drag | null>(null);
   const [over, setOver] = useState<string | null>(null);
   const { route } = piece.flight;
+  // the points of layers are moved where layers are
+  const chosenLayer = movesLayers ? open : null;
+  const curves = curvesOf(piece, chosenLayer);
   const draw = useCallback(
     (c: CanvasRenderingContext2D, width: number, height: number) => {
       // while something is dragged the map keeps its scale
@@ -30,9 +34,9 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
       for (const layer of piece.layers)
         if (!layer.hidden && (layer.id === open || layer.id === over))
           drawBox(c, view, piece, layer, layer.id === open);
-      drawMarks(c, view, piece, point);
+      drawMarks(c, view, piece, chosenLayer, point);
     },
-    [piece, phase, dots, open, over, point],
+    [piece, phase, dots, open, over, chosenLayer, point],
   );
   const place = (event: PointerEvent | React.MouseEvent): { view: MapView; at: [number, number] } | null => {
     const box = frame.current?.getBoundingClientRect();
@@ -41,12 +45,13 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
   };
   const travel = flightOf(piece).travel.advance;
   const marks =
-    route.kind === 'circuit'
+    curves.length > 0
       ? 'drag points; double-click adds one, Delete removes it'
       : route.kind === 'stations'
         ? 'drag stations'
         : 'drag what the camera aims at';
-  const how = movesLayers ? 'drag a layer, its corner to scale, its knob to turn' : marks;
+  const ownCurve = curves.some(({ path }) => path[0] === 'layers');
+  const how = movesLayers && !ownCurve ? 'drag a layer, its corner to scale, its knob to turn' : marks;
   return (
     <>
       <BandHead title={title} how={`${travel === 0 ? 'plan and side' : 'plan above, side below'}; ${how}`}>
@@ -58,23 +63,25 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
         ref={frame}
         className={styles.map}
         data-over={over !== null}
-        tabIndex={route.kind === 'circuit' ? 0 : -1}
+        tabIndex={curves.length > 0 ? 0 : -1}
         aria-label="Map"
         onKeyDown={(event) => {
-          if (event.key !== 'Delete' || route.kind !== 'circuit' || point === null) return;
-          bench.set(['flight', 'route'], removePoint(route, point));
+          const found = event.key === 'Delete' && point !== null ? pointOf(curves, point) : null;
+          if (!found) return;
+          const { path, points } = found.curve;
+          bench.set(path, removePoint(points, points[found.index].id));
         }}
         onDoubleClick={(event) => {
           const here = place(event);
-          if (!here || route.kind !== 'circuit') return;
-          const added = addPointAt(route, here.view, here.at);
-          bench.set(['flight', 'route'], added.route);
-          bench.patch({ chosenPoint: added.id });
+          const added = here && addPointAt(curves, here.view, here.at);
+          if (!added) return;
+          bench.set(added.curve.path, added.points);
+          bench.patch({ chosenPoint: pointKey(added.curve.path, added.id) });
         }}
         onPointerDown={(event) => {
           const here = place(event);
           if (!here) return;
-          const mark = hitPoint(piece, here.view, ...here.at);
+          const mark = hitPoint(piece, chosenLayer, here.view, ...here.at);
           const found = mark || !movesLayers ? null : hit(piece, here.view, open, ...here.at);
           const layer = piece.layers.find(({ id }) => id === found?.id);
           if (mark) {
@@ -95,12 +102,13 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
           if (!now) {
             const { view, at } = here;
             const layer = movesLayers ? hit(piece, view, open, ...at) : null;
-            setOver(hitPoint(piece, view, ...at)?.id ?? layer?.id ?? null);
+            setOver(hitPoint(piece, chosenLayer, view, ...at)?.id ?? layer?.id ?? null);
             return;
           }
           const { view, from, piece: before } = now;
           if (now.what === 'point') {
-            bench.set(['flight'], draggedPoint(before.flight, now.id, now.lane, view, from, here.at));
+            const moved = draggedPoint(before, chosenLayer, now.id, now.lane, view, from, here.at);
+            bench.update((now_) => ({ ...now_, flight: moved.flight, layers: moved.layers }));
             return;
           }
           const fields = dragged(before, now.layer, now.lane, now.grip, view, from, here.at);

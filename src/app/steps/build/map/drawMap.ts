@@ -52,10 +52,16 @@ export function dotsOf(piece: Piece): Dots[] {
 }
 
 /** The points of a circuit, the stations and the targets, in both lanes. */
-export function drawMarks(c: CanvasRenderingContext2D, view: MapView, piece: Piece, chosen: string | null): void {
+export function drawMarks(
+  c: CanvasRenderingContext2D,
+  view: MapView,
+  piece: Piece,
+  chosenLayer: string | null,
+  chosen: string | null,
+): void {
   // targets are often in one place: what they are for is written one below the other
   let targets = 0;
-  for (const { id, words, at, target } of routeMarks(piece)) {
+  for (const { id, words, at, target } of routeMarks(piece, chosenLayer)) {
     if (target) targets++;
     for (const lane of LANES) {
       const [x, y] = [view.x(-at[2], lane), view.y(at[lane === 'plan' ? 0 : 1], lane)];
@@ -160,6 +166,21 @@ function drawTiles(c: CanvasRenderingContext2D, view: MapView, lane: Lane, tile:
   c.setLineDash([]);
 }
 
+/** Two of some places that are as far apart as any, or nearly: the farthest from the first, and the farthest from that. */
+function endsOf(along: Float32Array, off: Float32Array, from: number, to: number): [number, number] {
+  const farthest = (k: number): number => {
+    let best = k;
+    let most = -1;
+    for (let j = from; j < to; j++) {
+      const apart = Math.hypot(along[j] - along[k], off[j] - off[k]);
+      if (apart > most) [most, best] = [apart, j];
+    }
+    return best;
+  };
+  const a = farthest(from);
+  return [a, farthest(a)];
+}
+
 function drawDots(c: CanvasRenderingContext2D, view: MapView, lane: Lane, tile: number, dots: readonly Dots[]): void {
   for (const { x: aside, y: above, along, colour, ringEvery, once } of dots)
     for (let t = 0; t < (once ? 1 : tilesShown(view, tile)); t++) {
@@ -167,17 +188,13 @@ function drawDots(c: CanvasRenderingContext2D, view: MapView, lane: Lane, tile: 
       const off = lane === 'plan' ? aside : above;
       if (ringEvery > 0)
         for (let i = 0; i + ringEvery <= off.length - ringEvery; i += ringEvery) {
-          let low = Infinity;
-          let high = -Infinity;
-          for (let k = i; k < i + ringEvery; k++) {
-            low = Math.min(low, off[k]);
-            high = Math.max(high, off[k]);
-          }
+          // edge on, an outline is the stretch between its two ends
+          const [a, b] = endsOf(along, off, i, i + ringEvery);
           c.strokeStyle = colour[i];
           c.lineWidth = 1;
           c.beginPath();
-          c.moveTo(view.x(along[i] + t * tile, lane), view.y(low, lane));
-          c.lineTo(view.x(along[i] + t * tile, lane), view.y(high, lane));
+          c.moveTo(view.x(along[a] + t * tile, lane), view.y(off[a], lane));
+          c.lineTo(view.x(along[b] + t * tile, lane), view.y(off[b], lane));
           c.stroke();
         }
       else

@@ -13,7 +13,7 @@ const GAP = 24;
 /** Tiles shown when the camera travels on. */
 const TILES = 3;
 
-/** Where a lane is on the map, in pixels; off is 0 at its middle. */
+/** Where a lane is on the map, in pixels; middle is where the world’s axis is. */
 export interface LaneBox {
   left: number;
   right: number;
@@ -54,7 +54,15 @@ export function mapView(piece: Piece, width: number, height: number): MapView {
     .map((layer) => layerExtent(piece, layer));
   const stays = flightOf(piece).travel.advance === 0;
   const way = routePlaces(piece);
-  const reaches = (k: 0 | 1): number => Math.max(...way.map((p) => Math.abs(p[k])));
+  // how far the route and the layers go to either side, and up and down
+  const ends = (k: 0 | 1): [number, number] => {
+    const layers = wide.map(({ centre, halfWidth, halfHeight, bend }): [number, number] => {
+      const half = (k === 0 ? halfWidth : halfHeight) + bend;
+      return [centre[k] - half, centre[k] + half];
+    });
+    const all = [...way.map((p): [number, number] => [p[k], p[k]]), ...layers];
+    return [Math.min(...all.map(([low]) => low)), Math.max(...all.map(([, high]) => high))];
+  };
   // a route that goes far out is still seen whole
   const along = way.map((p) => -p[2]);
   // what fills its tile says nothing of where things stand, unless there is nothing else
@@ -65,11 +73,11 @@ export function mapView(piece: Piece, width: number, height: number): MapView {
     : 0;
   const end = Math.max(Math.min(farthest, piece.tile), Math.max(...along));
   const span = stays ? end * 1.1 - start : TILES * piece.tile;
-  const most = Math.max(1, reaches(0), ...wide.map(({ halfWidth, bend }) => halfWidth + bend));
+  const across = ends(0);
   // a long way is read as two strips; a place to go around in is seen with its true proportions, side by side
   return stays
-    ? sideBySide(start, span, Math.max(most, reaches(1)), width, height)
-    : stacked(start, span, most, width, height);
+    ? sideBySide(start, span, [across, ends(1)], width, height)
+    : stacked(start, span, Math.max(1, ...across.map(Math.abs)), width, height);
 }
 
 function viewOf(start: number, span: number, perMetre: number, across: number, plan: LaneBox, side: LaneBox): MapView {
@@ -103,13 +111,22 @@ function stacked(start: number, span: number, most: number, width: number, heigh
   return viewOf(start, span, perMetre, across, box(HEAD), box(HEAD + lane));
 }
 
-function sideBySide(start: number, span: number, most: number, width: number, height: number): MapView {
+/** @param ends of what is shown in each lane: from, to */
+function sideBySide(
+  start: number,
+  span: number,
+  ends: readonly [number, number][],
+  width: number,
+  height: number,
+): MapView {
   const half = (width - GAP) / 2;
   const room = height - HEAD - 6;
+  const most = Math.max(1, ...ends.map(([from, to]) => (to - from) / 2));
   const scale = Math.max(1e-6, Math.min(half / span, room / 2 / (most * 1.05)));
-  const box = (left: number): LaneBox => {
+  const box = (left: number, [from, to]: readonly [number, number]): LaneBox => {
     const free = (half - span * scale) / 2;
-    return { left: left + free, right: left + half - free, top: HEAD, bottom: height - 6, middle: HEAD + room / 2 };
+    const middle = HEAD + room / 2 + ((from + to) / 2) * scale;
+    return { left: left + free, right: left + half - free, top: HEAD, bottom: height - 6, middle };
   };
-  return viewOf(start, span, scale, scale, box(0), box(half + GAP));
+  return viewOf(start, span, scale, scale, box(0, ends[0]), box(half + GAP, ends[1]));
 }

@@ -5,7 +5,6 @@ import { PlainRow } from '../../../parts/PlainRow';
 import rows from '../../../parts/Row.module.css';
 import { bench, useBench, usePiece } from '../../../state/bench';
 import { CameraKeys } from './CameraKeys';
-import { Points } from './Points';
 import { withRoute } from './routeEdits';
 import { Stations } from './Stations';
 import styles from './Route.module.css';
@@ -36,7 +35,6 @@ export function RouteRows() {
         </PlainRow>
         <p className={styles.describe}>{definition.describe}</p>
       </section>
-      {route.kind === 'circuit' ? <Points route={route} /> : null}
       {route.kind === 'stations' ? <Stations route={route} /> : null}
       {route.kind === 'keys' ? <CameraKeys /> : null}
       <Inspector

@@ -3,7 +3,7 @@ import { cameraPose } from '../../../../core/flight/camera';
 import { routeKinds } from '../../../../core/flight/routes/registry';
 import { PieceSchema, type Piece } from '../../../../core/piece/schema';
 import { stateReport } from '../../../../core/seam/stateReport';
-import { addPoint, addStation, changeStation, removePoint, shiftStation, withRoute } from './routeEdits';
+import { addStation, changeStation, shiftStation, withRoute } from './routeEdits';
 
 const piece: Piece = PieceSchema.parse({
   id: 'p',
@@ -32,18 +32,6 @@ describe('routes', () => {
       const [before, after] = [cameraPose(piece, 0.3), cameraPose(withRoute(piece, kind, 0.3), 0)];
       after.position.forEach((v, i) => expect(v).toBeCloseTo(before.position[i], 2));
     }
-  });
-
-  it('points are added after the chosen one, and two always remain', () => {
-    const { route } = withRoute(piece, 'circuit', 0).flight;
-    if (route.kind !== 'circuit') throw new Error('no circuit');
-    const added = addPoint(route, 'p3');
-    expect(added.route.points[3].id).toBe(added.id);
-    expect(added.route.points[3].aside).toBeCloseTo((route.points[2].aside + route.points[3].aside) / 2, 2);
-    expect(addPoint(route, null).route.points.at(-1)?.id).not.toBe('p8');
-    let few = route;
-    for (const { id } of route.points) few = removePoint(few, id);
-    expect(few.points).toHaveLength(2);
   });
 
   it('stations are added, changed and shifted around the lap', () => {

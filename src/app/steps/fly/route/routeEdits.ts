@@ -1,6 +1,4 @@
 import { cameraPose } from '../../../../core/flight/camera';
-import type { CircuitRoute } from '../../../../core/flight/routes/circuit/circuit';
-import type { CurvePoint } from '../../../../core/piece/fields';
 import { newRoute } from '../../../../core/flight/middle';
 import type { RouteKind } from '../../../../core/flight/routes/registry';
 import type { Station, StationsRoute } from '../../../../core/flight/routes/stations/stations';
@@ -45,27 +43,6 @@ export function withRoute(piece: Piece, kind: RouteKind, phase: number): Piece {
   const route = newRoute(kind, piece, pose);
   return withFlight(piece, { route, aside: 0, above: 0, ...aimOn(piece, route, viewOf(pose)) });
 }
-
-const round = (v: number): number => Number(v.toFixed(3)) + 0;
-
-/** A point more in a circuit, half way to the next after one, or to the first. */
-export function addPoint(route: CircuitRoute, after: string | null): { route: CircuitRoute; id: string } {
-  const found = route.points.findIndex(({ id }) => id === after);
-  const at = found < 0 ? route.points.length - 1 : found;
-  const [a, b] = [route.points[at], route.points[(at + 1) % route.points.length]];
-  const point: CurvePoint = {
-    id: newId('point'),
-    aside: round((a.aside + b.aside) / 2),
-    above: round((a.above + b.above) / 2),
-    ahead: round((a.ahead + b.ahead) / 2),
-  };
-  const points = [...route.points.slice(0, at + 1), point, ...route.points.slice(at + 1)];
-  return { route: { ...route, points }, id: point.id };
-}
-
-/** Without a point; two always remain. */
-export const removePoint = (route: CircuitRoute, id: string): CircuitRoute =>
-  route.points.length <= 2 ? route : { ...route, points: route.points.filter((point) => point.id !== id) };
 
 /** A station more, at a view, after all others. */
 export const addStation = (route: StationsRoute, view: View): StationsRoute => ({

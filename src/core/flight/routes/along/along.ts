@@ -19,7 +19,7 @@ export type AlongRoute = z.infer<typeof AlongSchema>;
 export const along: RouteDefinition<AlongRoute> = {
   kind: 'along',
   label: 'Along a layer',
-  describe: 'Along the route of a tunnel or of what follows one, in its middle.',
+  describe: 'Along the route of a tunnel or of what follows one, in its middle; a closed one is flown round.',
   schema: AlongSchema as unknown as z.ZodType<AlongRoute>,
   timed: false,
   begin: ({ piece }) => ({ follow: piece.layers.find(({ kind }) => kind === 'tunnel')?.id ?? null }),
@@ -27,7 +27,9 @@ export const along: RouteDefinition<AlongRoute> = {
   track: (route, world) => tilesTrack(route, routeOfLayer(world.piece, route.follow), world),
   summary(route, piece) {
     const name = piece.layers.find(({ id }) => id === route.follow)?.name;
-    return `${name ? `along ${name}` : 'straight'} · ${metresWords(route.tilesPerLap * piece.tile)}`;
+    const shape = routeOfLayer(piece, route.follow);
+    const each = shape.track ? shape.track.path.length : piece.tile;
+    return `${name ? `along ${name}` : 'straight'} · ${metresWords(route.tilesPerLap * each)}`;
   },
   closingSteps: () => ({ tilesPerLap: 1 }),
 };

@@ -15,7 +15,7 @@ export const tilesFields = {
     max: 64,
     comfort: 4,
     decimals: 2,
-    hint: 'Tiles travelled in one lap; whole tiles close.',
+    hint: 'Tiles travelled in one lap, or times round a closed route; whole ones close.',
   }),
   start: number(0, {
     label: 'Start',
