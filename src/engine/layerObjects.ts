@@ -18,10 +18,11 @@ import bodiesVertex from './passes/bodies/bodies.vert.glsl?raw';
 import shadeSource from './passes/bodies/shade.glsl?raw';
 import skySource from './passes/sky/sky.glsl?raw';
 import { vertexProgram } from './passes/elements/compose';
-import { ElementPass, feed, uniformsOf } from './passes/elements/elements';
+import { ElementPass, feed, releaseTables, uniformsOf } from './passes/elements/elements';
 import segmentsFragment from './passes/segments/segments.frag.glsl?raw';
 import segmentsVertex from './passes/segments/segments.vert.glsl?raw';
 import smallFragment from './passes/sprites/small.frag.glsl?raw';
+import { PICTURE_SPRITE, showPicture } from './passes/sprites/picture';
 import spritesFragment from './passes/sprites/sprites.frag.glsl?raw';
 import spritesVertex from './passes/sprites/sprites.vert.glsl?raw';
 import surfaceFragment from './passes/surface/surface.frag.glsl?raw';
@@ -76,6 +77,7 @@ const attribute = (array: Float32Array, width: number): THREE.BufferAttribute =>
 function spritesObject(drawing: Extract<Drawing, { as: 'sprites' }>, uniforms: Uniforms) {
   uniforms.uSoftness = { value: 0 };
   uniforms.uSprite = { value: 0 };
+  for (const name of ['uSpritePicture', 'uSpriteGain', 'uSpriteTint'] as const) uniforms[name] = { value: null };
   const aperture = joinSources(apertureSources);
   const vertex = `#define SMALL_PX ${SMALL_PX.toFixed(1)}\n${aperture}${viewSource}${spritesVertex}`;
   const geometry = bareGeometry(0, drawing.order);
@@ -322,7 +324,10 @@ export class LayerObjects {
     const { metal, rough, glow, film } = look.matter;
     for (const { uniforms } of this.drawn) {
       if (uniforms.uSoftness) uniforms.uSoftness.value = look.softness;
-      if (uniforms.uSprite) uniforms.uSprite.value = look.sprite;
+      if (uniforms.uSprite) {
+        uniforms.uSprite.value = look.sprite;
+        showPicture(uniforms, look.sprite === PICTURE_SPRITE ? (look.picture ?? '') : null);
+      }
       if (uniforms.uWidth) uniforms.uWidth.value = look.lineWidth;
       if (uniforms.uRipple) {
         const { strength = 0, size = 1, cycles = 0 } = look.ripple ?? {};
@@ -408,7 +413,9 @@ export class LayerObjects {
     this.elements.dispose();
     this.gradient.dispose();
     this.linkGradient?.dispose();
-    for (const { object, small, coarse } of this.drawn) {
+    for (const { object, small, coarse, uniforms } of this.drawn) {
+      releaseTables(uniforms);
+      if (uniforms.uSprite) showPicture(uniforms, null);
       object.geometry.dispose();
       coarse?.object.geometry.dispose();
       (object.material as THREE.Material).dispose();

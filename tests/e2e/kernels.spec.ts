@@ -147,6 +147,25 @@ for (const kind of layerKinds)
     }
   });
 
+for (const route of ['ring', 'closed', 'onward'] as const)
+  test(`what follows a ${route} route stands on the GPU where the core says, and is reached from it alike`, async ({
+    page,
+  }) => {
+    const reached = { ...newTreatment('disorder', 't', 3), reach: 'route', reachInner: 0.2, reachOuter: 1.4 };
+    const piece = pieceOf(
+      [
+        { ...newLayer('tunnel', 'way', 'Way', 1), route } as Layer,
+        { ...newLayer('field', 'f', 'F', 2), shape: 'corridor', follow: 'way' } as Layer,
+        { ...newLayer('copies', 'c', 'C', 3), arrangement: 'route', follow: 'way' } as Layer,
+        { ...newLayer('stream', 's', 'S', 4), travels: true, follow: 'way' } as Layer,
+      ].map((layer) => ({ ...layer, treatments: [reached as unknown as Treatment] })),
+    );
+    for (const layer of piece.layers) {
+      const got = await elementsOn(page, toDocument(piece), layer.id, 0.37);
+      expect(worstOf(got, layerElements(piece, layer.id, 0.37)), layer.id).toBeLessThan(1e-3);
+    }
+  });
+
 test('every treatment with every reach moves elements on the GPU as in the core', async ({ page }) => {
   const reaches = ['everywhere', 'point', 'plane', 'route', 'order', 'noise'] as const;
   // one layer a treatment, reaches taken in turn; what is drawn vertex by vertex is judged by the pictures

@@ -1,3 +1,4 @@
+import { pixmapUrl } from '../../src/core/pictures/pixmap';
 import { expect, test, type Page } from '@playwright/test';
 import { cameraPose } from '../../src/core/flight/camera';
 import { layerElements } from '../../src/core/layers/batch';
@@ -233,6 +234,40 @@ test('light is conserved: blades, squeeze, passes and size change where it falls
     }
   const large = total(await floats(page, points({}, base.layer), 1, 0, { width: 640, height: 360 })) / 4;
   expect(Math.abs(large / round - 1)).toBeLessThan(0.03);
+});
+
+test('a picture as sprite stands upright, gives the light of a disc of its colour, and is washed out by the lens', async ({
+  page,
+}) => {
+  // the upper half red, the lower blue at half the light
+  const rgb = Uint8Array.from({ length: 16 * 16 * 3 }, (_, i) => {
+    const upper = i < 8 * 16 * 3;
+    return i % 3 === (upper ? 0 : 2) ? (upper ? 255 : 188) : 0;
+  });
+  const own = { sprite: 'picture', picture: pixmapUrl({ width: 16, height: 16, rgb }) };
+  const one = { count: 1, width: 0.01, height: 0.01, depth: 0.01, ahead: 6, size: 0.4, light: 2, softness: 0 };
+  const sums = async (more: object, flight: object = { fNumber: 64 }) => {
+    const light = await floats(page, points(flight, { ...one, ...more }), 1);
+    const out = { upper: [0, 0, 0], lower: [0, 0, 0] };
+    for (let i = 0; i < light.length; i += 4) {
+      // rows from the bottom
+      const half = i / 4 / SIZE.width < SIZE.height / 2 ? out.lower : out.upper;
+      for (let k = 0; k < 3; k++) half[k] += light[i + k];
+    }
+    return out;
+  };
+  const luminance = (c: number[]): number => 0.2126 * c[0] + 0.7152 * c[1] + 0.0722 * c[2];
+  const disc = await sums({});
+  const shown = await sums(own);
+  expect(shown.upper[2]).toBeLessThan(0.05 * shown.lower[2]);
+  expect(shown.lower[0]).toBeLessThan(0.05 * shown.upper[0]);
+  expect(shown.lower[2] / shown.upper[0]).toBeCloseTo(0.5, 1);
+  const [whole, plain] = [shown, disc].map(({ upper, lower }) => luminance(upper) + luminance(lower));
+  expect(Math.abs(whole / plain - 1)).toBeLessThan(0.06);
+  // far out of focus it is a disc of its mean colour
+  const blurred = await sums({ ...own, size: 0.02 }, { fNumber: 0.5, focusM: 2 });
+  expect(Math.abs(blurred.upper[0] / blurred.lower[0] - 1)).toBeLessThan(0.08);
+  expect(blurred.upper[2] / blurred.upper[0]).toBeCloseTo(0.5, 1);
 });
 
 test('glow does not flicker: a bright point moving by fractions of a pixel changes its energy by less than 2 %', async ({

@@ -13,6 +13,7 @@ import { ColourField } from './ColourField';
 import { GradientField } from './GradientField';
 import { NumberField } from './NumberField';
 import { OutlineField } from './OutlineField';
+import { PictureField } from './PictureField';
 import { PlainRow } from './PlainRow';
 import { PointRows } from './PointRows';
 import { ProfileField } from './ProfileField';
@@ -50,7 +51,7 @@ const fieldsOf = (schema: z.ZodType): Field[] =>
 
 /** Groups that come after what a thing is made of. */
 const LAST: readonly string[] = ['Matter', 'Place', 'Reach', 'Chance'];
-const TALL: ReadonlySet<string> = new Set(['gradient', 'profile', 'outline']);
+const TALL: ReadonlySet<string> = new Set(['gradient', 'profile', 'outline', 'picture']);
 
 /** The rows for an object of the piece, made from its schema. */
 export function Inspector({
@@ -182,6 +183,8 @@ function Plain({
       );
     case 'outline':
       return <OutlineField label={meta.label} value={value as [number, number][]} onChange={set} />;
+    case 'picture':
+      return <PictureField label={meta.label} value={value as string} onChange={set} />;
     case 'profile':
       return <ProfileField spec={meta} value={value as number[]} onChange={set} />;
     case 'animated':

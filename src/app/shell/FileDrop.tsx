@@ -24,9 +24,11 @@ export function FileDrop({ children }: { children: ReactNode }) {
       onDragOver={(event) => hasFiles(event) && event.preventDefault()}
       onDrop={(event) => {
         if (!hasFiles(event)) return;
-        event.preventDefault();
         depth.current = 0;
         setOver(false);
+        // a field that takes files has taken it
+        if (event.isDefaultPrevented()) return;
+        event.preventDefault();
         const [file] = event.dataTransfer.files;
         if (file) void openFile(file);
       }}

@@ -128,8 +128,10 @@ export interface DrawingLook {
   /** radius in metres that no particle exceeds; 0 when there are none */
   largestRadius: number;
   matter: Matter;
-  /** what a particle in focus looks like: 0 disc, 1 ring, 2 star, 3 streak */
+  /** what a particle in focus looks like: 0 disc, 1 ring, 2 star, 3 streak, 4 a picture */
   sprite: number;
+  /** the address of that picture's pixmap; empty for the one made by us */
+  picture?: string;
   ripple?: Ripple | null;
   sky?: Sky | null;
 }

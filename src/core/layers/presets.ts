@@ -62,6 +62,19 @@ export const PRESETS: Record<LayerKind, readonly Preset[]> = {
       treatments: [{ kind: 'drift', amount: 0.5, scale: 1.6, cycles: 2, octaves: 3 }],
     },
     {
+      label: 'Salt crystals',
+      fields: {
+        sprite: 'picture',
+        count: 700,
+        size: 0.028,
+        variation: 0.5,
+        light: 0.9,
+        glint: 0.6,
+        gradient: ramp('#5f8fb0', '#cfe6f5', '#ffffff'),
+      },
+      treatments: [{ kind: 'drift', amount: 0.5, scale: 3, cycles: 2 }],
+    },
+    {
       label: 'Glittering ball',
       fields: {
         shape: 'shell',

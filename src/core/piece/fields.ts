@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MOST_PIXELS, pixmapOf } from '../pictures/pixmap';
 import { AnimatedSchema, type Animated } from '../time/animated';
 
 // Zod must not generate code: the content security policy of the page forbids it.
@@ -24,6 +25,7 @@ export interface ControlMeta {
     | 'profile'
     | 'outline'
     | 'points'
+    | 'picture'
     | 'target';
   label: string;
   /** one sentence, with the unit */
@@ -147,6 +149,16 @@ export const points = (initial: readonly (readonly [number, number, number])[], 
     .max(64, { error: 'has at most 64 points' })
     .default(initial.map(([aside, above, ahead], i) => ({ id: `p${i + 1}`, aside, above, ahead })))
     .meta({ control: 'points', ...info });
+
+/** A small picture kept in the piece as a portable pixmap; empty for the one that is made by us. */
+export const picture = (info: Info) =>
+  z
+    .string()
+    .refine((url) => url === '' || pixmapOf(url) !== null, {
+      error: `must be a portable pixmap of at most ${MOST_PIXELS} pixels a side`,
+    })
+    .default('')
+    .meta({ control: 'picture', ...info });
 
 /** A curve over 0..1 as eight equally spaced values: see space/profile.glsl. */
 export const profile = (initial: readonly number[], info: Info) =>

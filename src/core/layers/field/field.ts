@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { animated, choice, gradient, integer, layerRef, number, profile } from '../../piece/fields';
+import { animated, choice, gradient, integer, layerRef, number, picture, profile } from '../../piece/fields';
 import { evaluateAnimated } from '../../time/animated';
 import { fitNoise } from '../../treatments/base';
 import { DARK, layerBase, layerSeed } from '../base';
@@ -19,8 +19,8 @@ const SHAPES = {
 };
 const SHAPE_INDEX = { box: 0, ball: 1, shell: 2, disc: 3, corridor: 4, strand: 5, grid: 6 } as const;
 const PLACES = { random: 'By chance', position: 'By position', noise: 'By noise' };
-const SPRITES = { disc: 'Disc', ring: 'Ring', star: 'Star', streak: 'Streak' };
-const SPRITE_INDEX = { disc: 0, ring: 1, star: 2, streak: 3 } as const;
+const SPRITES = { disc: 'Disc', ring: 'Ring', star: 'Star', streak: 'Streak', picture: 'A picture' };
+const SPRITE_INDEX = { disc: 0, ring: 1, star: 2, streak: 3, picture: 4 } as const;
 const PLACE_INDEX = { random: 0, position: 1, noise: 2 } as const;
 
 const shape = 'Shape';
@@ -159,6 +159,12 @@ const FieldSchema = z.looseObject({
     label: 'Sprite',
     group: motes,
     hint: 'What a particle in focus looks like; out of focus all become the shape of the aperture.',
+  }),
+  picture: picture({
+    label: 'Picture',
+    group: motes,
+    when: { field: 'sprite', is: ['picture'] },
+    hint: 'Added as light, so black is clear; the gradient tints it. Kept in the piece at 64 pixels a side.',
   }),
   softness: number(0.5, {
     label: 'Softness',
@@ -318,6 +324,7 @@ export const field: LayerDefinition<FieldLayer> = {
       layer.size * (layer.sizeBy === 'profile' ? Math.max(...layer.sizeProfile) : 1 + 11 * layer.variation ** 2),
     matter: DARK,
     sprite: SPRITE_INDEX[layer.sprite],
+    picture: layer.picture,
   }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),

@@ -8,7 +8,9 @@ flat in vec4 fCell;
 flat in vec4 fStreak;
 flat in vec3 fEnergy;
 flat in vec2 fKind;
-uniform int uSprite;         // what a particle in focus looks like: 0 disc, 1 ring, 2 star, 3 streak
+uniform int uSprite;         // what a particle in focus looks like: 0 disc, 1 ring, 2 star, 3 streak, 4 a picture
+uniform sampler2D uSpritePicture;
+uniform vec3 uSpriteGain;    // by which a picture's light becomes that of a plain disc of its mean colour
 out vec4 outColour;
 
 // share of a cell's row: hard edges, or hats that overlap by one cell and still sum to one
@@ -31,15 +33,24 @@ float form(vec2 v) {
   return exp(-60.0 * a.y * a.y - 2.0 * a.x * a.x) * 4.2;
 }
 
-float profile(vec2 v, float re) {
+// the picture upright in the square within the rim, at the detail that a pixel shows
+vec3 picture(vec2 v, float re) {
+  vec2 at = v * fCentre.w * 0.70710678 + 0.5;
+  if (any(lessThan(at, vec2(0.0))) || any(greaterThan(at, vec2(1.0)))) return vec3(0.0);
+  float texels = float(textureSize(uSpritePicture, 0).y) / (1.41421356 * re);
+  return textureLod(uSpritePicture, vec2(at.x, 1.0 - at.y), log2(max(1.0, texels))).rgb * uSpriteGain;
+}
+
+vec3 profile(vec2 v, float re) {
   float round_ = length(v);
   float q = fStreak.w > 0.02 && (uAperture.x > 2.5 || uAperture.z != 1.0)
     ? mix(round_, apertureGauge(v, uAperture.x, uAperture.y, uAperture.z), fStreak.w) : round_;
   float edge = clamp(0.5 + (1.0 - q) * re, 0.0, 1.0);
   float k = max(0.0, 1.0 - q * q);
   float plain = mix(edge, 3.0 * k * k, fKind.x);
-  if (uSprite == 0 || fStreak.w > 0.9) return plain;
-  return mix(step(round_, 1.0) * form(v), plain, smoothstep(0.0, 0.9, fStreak.w));
+  if (uSprite == 0 || fStreak.w > 0.9) return vec3(plain);
+  vec3 own = uSprite == 4 ? picture(v, re) : vec3(step(round_, 1.0) * form(v));
+  return mix(own, vec3(plain), smoothstep(0.0, 0.9, fStreak.w));
 }
 
 void main() {
@@ -52,19 +63,19 @@ void main() {
   float re = fCentre.z;
   int taps = int(fStreak.z);
   bool cut = fCell.z * fCell.w > 1.0;
-  float sum = 0.0;
+  vec3 sum = vec3(0.0);
   for (int i = 0; i < 12; i++) {
     if (i >= taps) break;
     float along = (float(i) + 0.5) / float(taps) - 0.5;
     vec2 v = (d - fStreak.xy * along) * (fCentre.w / re);
-    float p = profile(v, re);
-    if (p <= 0.0) continue;
+    vec3 p = profile(v, re);
+    if (p == vec3(0.0)) continue;
     if (cut) {
       vec2 s = apertureSquare(v, uAperture.x, uAperture.y, uAperture.z);
       p *= share(s.x, fCell.x, fCell.z) * share(s.y, fCell.y, fCell.w);
     }
     sum += p;
   }
-  if (sum <= 0.0) discard;
+  if (sum == vec3(0.0)) discard;
   outColour = vec4(fEnergy * (sum / float(taps)), 0.0);
 }

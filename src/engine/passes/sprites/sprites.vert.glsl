@@ -14,6 +14,8 @@ uniform vec4 uPass;             // a, b, t of this pass; log2 of the number of p
 uniform vec4 uAperture;         // blades, turn, squeeze, hat edges 0 or 1
 uniform vec4 uLevel;            // size of this target relative to the picture, least and most blur drawn here, unused
 uniform float uSoftness;
+uniform int uSprite;            // 0 a disc, others have a form of their own
+uniform vec3 uSpriteTint;       // mean colour of a picture, of luminance 1
 uniform float uSmallSlices;     // slices of the shutter that small particles are drawn in
 
 flat out vec4 fCentre;   // x, y in target pixels, radius in target pixels, sign of the blur
@@ -60,7 +62,9 @@ void main() {
   float bell = max(uSoftness * own * own / max(area, 1e-9), 1.0 - smoothstep(1.0, 3.5, sqrt(area)));
   float variance = blur * blur * 0.25 + own * own * (2.0 - uSoftness) * 0.125 + CORE;
   float re = sqrt(8.0 * variance / (2.0 - bell));
-  if (re < uLevel.y || re >= uLevel.z) { skip(); return; }
+  // a form of its own has finer detail than its radius, as far as the lens leaves it
+  float detail = uSprite == 0 ? re : min(re, sqrt(blur * blur + 0.02 * own * own));
+  if (detail < uLevel.y || detail >= uLevel.z) { skip(); return; }
 
   // which cell of aperture and shutter this pass owns for this particle
   float m = uPass.w;
@@ -132,7 +136,7 @@ void main() {
 
   vec3 look = texelFetch(uOpenLook, texel, 0).rgb;
   float energy = uLight * here * clearAir(depth) * PI * own * own;
-  fEnergy = look * (energy / slices / (PI * (re * re + 0.0833)));
+  fEnergy = look * uSpriteTint * (energy / slices / (PI * (re * re + 0.0833)));
   fCentre = vec4(centre * uLevel.x, re * uLevel.x, facing);
 #ifndef SMALL
   fCell = vec4(cell, cells);

@@ -1,0 +1,100 @@
+import { useEffect, useRef, useState, type DragEvent } from 'react';
+import { crystalPicture } from '../../core/pictures/crystal';
+import { pictureFrom, pixmapOf, pixmapUrl, type Picture } from '../../core/pictures/pixmap';
+import { Button } from './Button';
+import styles from './PictureField.module.css';
+
+interface Props {
+  label: string;
+  /** the address of a pixmap; empty for our own */
+  value: string;
+  onChange(value: string): void;
+}
+
+/** Pixels a side that a chosen picture is kept at. */
+const SIDE = 64;
+
+/** A picture file, whole and in proportion on a clear square. Throws when the browser cannot read it. */
+async function readPicture(file: File): Promise<Picture> {
+  const bitmap = await createImageBitmap(file);
+  const scale = SIDE / Math.max(bitmap.width, bitmap.height);
+  const [width, height] = [bitmap.width * scale, bitmap.height * scale];
+  const canvas = document.createElement('canvas');
+  canvas.width = canvas.height = SIDE;
+  const c = canvas.getContext('2d');
+  if (!c) throw new Error('no canvas');
+  c.imageSmoothingQuality = 'high';
+  c.drawImage(bitmap, (SIDE - width) / 2, (SIDE - height) / 2, width, height);
+  bitmap.close();
+  return pictureFrom(c.getImageData(0, 0, SIDE, SIDE).data, SIDE, SIDE);
+}
+
+/** A small picture: shown as it is; another is chosen from a file or dropped here. */
+export function PictureField({ label, value, onChange }: Props) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  useEffect(() => {
+    const picture = pixmapOf(value) ?? crystalPicture();
+    const c = canvas.current?.getContext('2d');
+    if (!c || !canvas.current) return;
+    canvas.current.width = picture.width;
+    canvas.current.height = picture.height;
+    const data = c.createImageData(picture.width, picture.height);
+    data.data.fill(255);
+    for (let i = 0; i < picture.width * picture.height; i++)
+      data.data.set(picture.rgb.subarray(i * 3, i * 3 + 3), i * 4);
+    c.putImageData(data, 0, 0);
+  }, [value]);
+  const take = (file: File | undefined): void => {
+    if (!file) return;
+    readPicture(file).then(
+      (picture) => {
+        setTrouble(null);
+        onChange(pixmapUrl(picture));
+      },
+      () => setTrouble(`“${file.name}” is not a picture this browser reads. Choose a PNG, JPEG or WebP.`),
+    );
+  };
+  return (
+    <div
+      className={styles.field}
+      onDragOver={(event: DragEvent) => event.preventDefault()}
+      onDrop={(event: DragEvent) => {
+        event.preventDefault();
+        take(event.dataTransfer.files[0]);
+      }}
+    >
+      <canvas
+        ref={canvas}
+        className={styles.picture}
+        role="img"
+        aria-label={value === '' ? `${label}: a crystal` : `${label}: your own`}
+      />
+      <span className={styles.choices}>
+        <Button onPress={() => input.current?.click()}>Choose a file</Button>
+        {value === '' ? null : (
+          <Button kind="bare" onPress={() => onChange('')}>
+            Use the crystal
+          </Button>
+        )}
+      </span>
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        hidden
+        aria-label={`${label} file`}
+        onChange={(event) => {
+          take(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      {trouble ? (
+        <p role="alert" className={styles.trouble}>
+          {trouble}
+        </p>
+      ) : null}
+    </div>
+  );
+}
