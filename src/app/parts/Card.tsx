@@ -1,7 +1,6 @@
 import { Shapes } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useState, type ComponentProps, type ReactNode } from 'react';
 import { Button } from 'react-aria-components';
-import type { z } from 'zod';
 import { Button as Plain } from './Button';
 import styles from './Card.module.css';
 import { Siblings } from './Siblings';
@@ -14,7 +13,7 @@ interface Props {
   open: boolean;
   onToggle(): void;
   /** what siblings of it can be made from */
-  kin?: { schema: z.ZodType; path: readonly (string | number)[]; steps?: Record<string, number>; group?: string };
+  kin?: ComponentProps<typeof Siblings>;
   children?: ReactNode;
 }
 

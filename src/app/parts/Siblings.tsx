@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { z } from 'zod';
 import type { Piece } from '../../core/piece/schema';
-import { siblingOf } from '../../core/piece/siblings';
+import { siblingOf, type Kin } from '../../core/piece/siblings';
 import { mendValues } from '../../core/seam/stateReport';
 import { startEngine } from '../../engine/client';
 import { bench, useBench, usePiece } from '../state/bench';
@@ -13,6 +13,7 @@ interface Props {
   path: readonly (string | number)[];
   steps?: Record<string, number>;
   group?: string;
+  parts?: Kin['parts'];
 }
 
 /** Near ones first, then farther and bolder. */
@@ -27,7 +28,7 @@ interface Sibling {
 }
 
 /** A fan of siblings of one thing of the piece around the present one. Picking one adopts it and fans out anew around it. */
-export function Siblings({ schema, path, steps = NO_STEPS, group }: Props) {
+export function Siblings({ schema, path, steps = NO_STEPS, group, parts }: Props) {
   const piece = usePiece();
   const frame = useBench((state) => state.status?.frameIndex ?? 0);
   // the fan stands around what was there when it was opened or chosen, not around every drag
@@ -43,7 +44,7 @@ export function Siblings({ schema, path, steps = NO_STEPS, group }: Props) {
     const own = getAt(around.piece, where) as object;
     const list = BOLDNESS.map((boldness, i): Sibling => {
       const wander = { seed: around.seed * 97 + i, boldness };
-      return { boldness, value: siblingOf(own, { schema, steps, group }, wander), picture: null };
+      return { boldness, value: siblingOf(own, { schema, steps, group, parts }, wander), picture: null };
     });
     const draw = async (): Promise<void> => {
       setSiblings(list);

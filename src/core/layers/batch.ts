@@ -249,23 +249,31 @@ function layerVertices(
       }
   const normal = new Float64Array(count * 3);
   const key = Uint32Array.from(owner, (body) => elements.key[body]);
-  for (const step of pipeline.piece)
-    runKernel(step.kernel, 0, count, step.values(phase), { key, heart, piece: piece_, vertex, normal });
   const pick = (from: Float64Array, width: number): Float64Array => {
     const to = new Float64Array(count * width);
     for (let i = 0; i < count; i++) to.set(from.subarray(owner[i] * width, (owner[i] + 1) * width), i * width);
     return to;
   };
+  const position = pick(elements.position, 3);
+  const order = pick(elements.order, 1);
+  const weight = new Float64Array(count);
+  const slope = new Float64Array(count * 3);
+  for (const step of pipeline.piece) {
+    // a body breaks as far as the reach goes where it stands
+    if (step.reach) runKernel(reachKernel, 0, count, step.reach(phase), { position, order, weight, slope });
+    else weight.fill(1);
+    runKernel(step.kernel, 0, count, step.values(phase), { key, weight, heart, piece: piece_, vertex, normal });
+  }
   const bodies = {
     ...elements,
     count,
-    position: pick(elements.position, 3),
+    position,
     rotation: pick(elements.rotation, 4),
     spoke: vertex,
     size: pick(elements.size, 1),
   };
   addSpokes(bodies);
-  bendPositions(pipeline.space, phase, bodies.position, pick(elements.order, 1));
+  bendPositions(pipeline.space, phase, bodies.position, order);
   return {
     count,
     owner,

@@ -48,6 +48,8 @@ export interface ControlMeta {
   when?: Condition;
   /** and only when this holds too */
   and?: Condition;
+  /** siblings leave it as it is */
+  kept?: boolean;
 }
 
 type Info = Omit<ControlMeta, 'control' | 'choices'>;

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { FlightSchema } from '../flight/schema';
+import { layerKin } from '../layers/kin';
 import { PRESETS, presetLayer } from '../layers/presets';
 import { definitionOf, layerKinds } from '../layers/registry';
 import { mendValues, stateReport } from '../seam/stateReport';
@@ -11,13 +12,16 @@ const presets = layerKinds.flatMap((kind) =>
   PRESETS[kind].map(({ label }, index) => [`${kind}: ${label}`, kind, index] as const),
 );
 const few: Record<string, object> = { field: { count: 200 }, plants: { count: 60 }, ground: { rows: 8 } };
+/** What stands once closes only when the camera comes back to it. */
+const stays = (layer: Layer): boolean =>
+  layer.once || (layer.kind === 'tunnel' && ['ring', 'closed'].includes(layer.route));
 const pieceWith = (layer: Layer): Piece =>
   PieceSchema.parse({
     id: 'p',
     name: 'Test',
     lap: { frames: 100, rate: { num: 25, den: 1 } },
     layers: [{ ...layer, ...few[layer.kind] }],
-    flight: { route: { kind: 'run', tilesPerLap: layer.once ? 0 : 1 } },
+    flight: { route: { kind: 'run', tilesPerLap: stays(layer) ? 0 : 1 } },
     look: {},
   });
 const failures = (piece: Piece): string[] =>
@@ -36,11 +40,9 @@ describe('presets', () => {
 describe('siblings', () => {
   it.each(presets)('%s: near and bold ones are legal and still close', (_, kind, index) => {
     const layer = presetLayer(kind, index, { id: 'one', name: 'One', seed: 3 });
-    const definition = definitionOf(kind);
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 1e6 }), fc.constantFrom(0.3, 1), (seed, boldness) => {
-        const kin = { schema: definition.schema, steps: definition.closingSteps(layer) };
-        const sibling = siblingOf(layer, kin, { seed, boldness });
+        const sibling = siblingOf(layer, layerKin(pieceWith(layer), layer), { seed, boldness });
         expect(sibling.id).toBe('one');
         // another body or another number of sides may close in other steps: values are brought to those
         expect(failures(mendValues(pieceWith(sibling)))).toEqual([]);
@@ -55,6 +57,19 @@ describe('siblings', () => {
     const at = (seed: number) => siblingOf(layer, kin, { seed, boldness: 0.6 });
     expect(at(1)).toEqual(at(1));
     expect(at(1)).not.toEqual(at(2));
+  });
+
+  it('treatments wander too, their kinds and order stay', () => {
+    const layer = presetLayer('tunnel', 0, { id: 'one', name: 'One', seed: 3 });
+    const bold = Array.from({ length: 8 }, (_, seed) =>
+      siblingOf(layer, layerKin(pieceWith(layer), layer), { seed, boldness: 1 }),
+    );
+    for (const { treatments } of bold)
+      expect(treatments.map(({ kind, id }) => [kind, id])).toEqual(layer.treatments.map(({ kind, id }) => [kind, id]));
+    expect(new Set(bold.map(({ treatments }) => JSON.stringify(treatments))).size).toBeGreaterThan(4);
+    expect(bold.every((one) => one.kind === 'tunnel' && layer.kind === 'tunnel' && one.route === layer.route)).toBe(
+      true,
+    );
   });
 
   it('bolder ones go farther', () => {

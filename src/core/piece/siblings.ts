@@ -16,6 +16,8 @@ export interface Kin {
   steps: Record<string, number>;
   /** only fields of this group */
   group?: string | undefined;
+  /** fields that are lists of objects of their own kinds, in order */
+  parts?: Readonly<Record<string, readonly Kin[]>> | undefined;
 }
 
 class Dice {
@@ -77,7 +79,7 @@ function wanderedGradient(gradient: Gradient, turn: number, lift: number): Gradi
 
 /**
  * A sibling of an object of the piece: some of its values moved, a little or boldly, each still legal and closing as before.
- * The same wander gives the same sibling. References, names and what is hidden stay.
+ * The same wander gives the same sibling. References, names and what is hidden or kept stay.
  */
 export function siblingOf<T extends object>(object: T, kin: Kin, wander: Wander): T {
   const dice = new Dice(wander.seed);
@@ -87,7 +89,7 @@ export function siblingOf<T extends object>(object: T, kin: Kin, wander: Wander)
     const meta = controlOf(field);
     const value = out[name];
     const [chosen, by, other] = [dice.next(), dice.next() * wander.boldness, dice.next()];
-    if (!meta || !isShown(meta, object) || (kin.group !== undefined && meta.group !== kin.group)) continue;
+    if (!meta || meta.kept || !isShown(meta, object) || (kin.group !== undefined && meta.group !== kin.group)) continue;
     // near ones change few values, bold ones most
     if (Math.abs(chosen) > 0.25 + 0.5 * wander.boldness) continue;
     const step = kin.steps[name] ?? 0;
@@ -103,5 +105,10 @@ export function siblingOf<T extends object>(object: T, kin: Kin, wander: Wander)
     if (meta.control === 'seed' && wander.boldness > 0.4) next = Math.floor(Math.abs(other) * 100_000);
     if (field.safeParse(next).success) out[name] = next;
   }
+  // each part wanders by itself, as far as the whole
+  for (const [name, kins] of Object.entries(kin.parts ?? {}))
+    out[name] = (out[name] as object[]).map((part, i) =>
+      siblingOf(part, kins[i], { seed: wander.seed * 31 + i + 1, boldness: wander.boldness }),
+    );
   return out as unknown as T;
 }

@@ -426,6 +426,38 @@ describe('single treatments', () => {
     expect(far(at(1))).toBeGreaterThan(0.3);
   });
 
+  it('shatters only the bodies in its reach, and those by how far', () => {
+    const line = { kind: 'copies', arrangement: 'line', count: 5, fill: false, spacing: 1, ahead: 4 } as const;
+    const at = (more: object) =>
+      layerPoints(
+        pieceWith(line, [treat('shatter', { amount: 1, pieces: 8, away: 1, turns: 0, stagger: 0, ...more })]),
+        'one',
+        0,
+      );
+    const whole = at({ amount: 0 });
+    const near = at({ reach: 'plane', reachAhead: 4, reachInner: 0.1, reachOuter: 1.9 });
+    const all = at({});
+    const moved = (points: ReturnType<typeof at>, body: number): number => {
+      let most = 0;
+      for (let i = 0; i < points.count; i++)
+        if (points.owner[i] === body)
+          for (let k = 0; k < 3; k++)
+            most = Math.max(most, Math.abs(points.position[i * 3 + k] - whole.position[i * 3 + k]));
+      return most;
+    };
+    // from 2 m before the plane to 2 m behind it
+    const [first, second, middle, fourth, last] = [0, 1, 2, 3, 4].map((body) => moved(near, body));
+    expect([first, last]).toEqual([0, 0]);
+    expect(middle).toBeCloseTo(moved(all, 2), 9);
+    for (const [between, body] of [
+      [second, 1],
+      [fourth, 3],
+    ]) {
+      expect(between).toBeGreaterThan(0.02);
+      expect(between).toBeLessThan(0.9 * moved(all, body));
+    }
+  });
+
   it('a treatment that is off does nothing', () => {
     const plain = layerElements(pieceWith({ kind: 'field' }), 'one', 0.4);
     const off = layerElements(pieceWith({ kind: 'field' }, [treat('drift', { off: true, amount: 2 })]), 'one', 0.4);

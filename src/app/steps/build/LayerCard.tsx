@@ -1,4 +1,5 @@
 import { Copy, Eye, EyeOff, Focus, Trash2 } from 'lucide-react';
+import { layerKin } from '../../../core/layers/kin';
 import { PRESETS } from '../../../core/layers/presets';
 import { definitionOf, type Layer } from '../../../core/layers/registry';
 import { layerContext, layerExtent } from '../../../core/layers/context';
@@ -54,7 +55,7 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
           summary={layer.hidden ? 'hidden' : summary(piece, layer, working)}
           drawing={<LayerDrawing piece={piece} layer={layer} />}
           open={open}
-          kin={{ schema: definition.schema, path, steps: definition.closingSteps(layer) }}
+          kin={{ ...layerKin(piece, layer), path }}
           onToggle={() => bench.patch({ open: open ? null : layer.id, selected: null })}
           actions={
             <>

@@ -104,6 +104,8 @@ const TunnelSchema = z.looseObject({
     {
       label: 'Route',
       group: way,
+      // whether it stands once or goes on is not for a sibling to change
+      kept: true,
       hint: 'The line the outline is carried along. A ring and a closed curve stand once; the others go on from tile to tile.',
     },
   ),

@@ -37,10 +37,11 @@ void main() {
   q = normalize(mix(q, dot(q, q1) < 0.0 ? -q1 : q1, uTime));
   vec3 vertex = aPosition;
   vec3 normal = aNormal;
-  breakBody(uint(mark.x), aPiece.xyz, uint(aPiece.w), vertex, normal);
+  vec3 place = mix(open.xyz, shut.xyz, uTime);
+  breakBody(uint(mark.x), mark.y, place, aPiece.xyz, uint(aPiece.w), vertex, normal);
   vOwn = vertex;
   vec3 t = cross(q.xyz, vertex) * 2.0;
-  vec3 position = mix(open.xyz, shut.xyz, uTime) + (vertex + t * q.w + cross(q.xyz, t)) * size;
+  vec3 position = place + (vertex + t * q.w + cross(q.xyz, t)) * size;
   t = cross(q.xyz, normal) * 2.0;
   normal = normal + t * q.w + cross(q.xyz, t);
   bendBody(mark.y, position, normal);

@@ -93,13 +93,13 @@ ${pipeline.element.map(call).join('')}
 
 /**
  * Functions that break and bend a body vertex by vertex, to be put in front of the bodies' vertex shader:
- * breakBody in the body's own space, bendBody in the world. Normals go by the inverse transpose of the Jacobian.
+ * breakBody in the body's own space, as far as it acts where the body stands, bendBody in the world. Normals go by the inverse transpose of the Jacobian.
  */
 export const vertexProgram = (pipeline: Pipeline): string => {
   const steps = [...pipeline.piece, ...pipeline.space];
   return `${joinSources(...sourcesOf(steps))}
 ${declarations(steps)}
-void breakBody(uint key, vec3 heart, uint piece, inout vec3 vertex, inout vec3 normal) {
+void breakBody(uint key, float order, vec3 position, vec3 heart, uint piece, inout vec3 vertex, inout vec3 normal) {
   float weight; vec3 slope;
 ${pipeline.piece.map(call).join('')}}
 void bendBody(float order, inout vec3 position, inout vec3 normal) {
