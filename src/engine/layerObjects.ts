@@ -306,11 +306,11 @@ export class LayerObjects {
     const { frames } = piece.lap;
     fillGradient(this.gradient, definition.gradient(layer));
     const additive = definition.bodies?.(layer) !== true;
-    this.moments = layerEchoes(layer, phase, frames).map(({ behind, light }, echo): Moment => {
+    this.moments = layerEchoes(layer, phase, frames).map(({ behind, light, of }, echo): Moment => {
       const held = (at: number): number => shownPhase(layer, at - behind, phase - behind, frames);
       const [first, last] = [held(openPhase), held(closePhase)];
-      const open = this.elements.run(renderer, quad, echo * 2, this.pipeline, first);
-      const close = last === first ? open : this.elements.run(renderer, quad, echo * 2 + 1, this.pipeline, last);
+      const open = this.elements.run(renderer, quad, echo * 2, this.pipeline, first, of);
+      const close = last === first ? open : this.elements.run(renderer, quad, echo * 2 + 1, this.pipeline, last, of);
       return {
         open: open.textures,
         close: close.textures,

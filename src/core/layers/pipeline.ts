@@ -3,7 +3,7 @@ import type { Piece } from '../piece/schema';
 import { reachKernel, reachValues } from '../treatments/reach/reach';
 import { treatmentOf, type Treatment } from '../treatments/registry';
 import { snappedPhase } from '../treatments/snap/snap';
-import { echoesOf, type Echo } from '../treatments/trails/trails';
+import { echoesOf, echoKernel, type Echo } from '../treatments/trails/trails';
 import { activeTreatments, layerContext, treatmentContext } from './context';
 import { placeKernel, placementValues } from './place/place';
 import { definitionOf, type Layer } from './registry';
@@ -13,7 +13,8 @@ export interface Step {
   /** what its parameters are prefixed with where several kernels share a program */
   prefix: string;
   kernel: Kernel;
-  values(phase: number): KernelValues;
+  /** @param echoOf ids of the trails this moment is an earlier one of */
+  values(phase: number, echoOf?: readonly string[]): KernelValues;
   /** parameters of the reach kernel, or null where it acts everywhere */
   reach: ((phase: number) => KernelValues) | null;
 }
@@ -51,12 +52,21 @@ export function pipelineOf(piece: Piece, layer: Layer, share: number): Pipeline 
     const context = treatmentContext(piece, layer);
     active.forEach((t, i) => {
       const { sort, kernel, values } = treatmentOf(t.kind);
+      const reach = t.reach === 'everywhere' ? null : (phase: number) => reachValues(t, context, phase);
+      const prefix = `t${i}_`;
+      if (t.kind === 'trails' && reach)
+        out.element.push({
+          prefix,
+          kernel: echoKernel,
+          values: (_, echoOf = []) => ({ echo: echoOf.includes(t.id) ? 1 : 0 }),
+          reach,
+        });
       if (!kernel || !values || sort === 'time' || sort === 'echo') return;
       out[sort].push({
-        prefix: `t${i}_`,
+        prefix,
         kernel,
         values: (phase) => values(t, context, phase),
-        reach: t.reach === 'everywhere' ? null : (phase) => reachValues(t, context, phase),
+        reach,
       });
     });
   }
@@ -84,10 +94,11 @@ export const layerEchoes = (layer: Layer, phase: number, frames: number): Echo[]
   ofKind(layer, 'trails').reduce<Echo[]>(
     (echoes, t) =>
       echoes.flatMap((echo) =>
-        echoesOf(t, phase, frames).map(({ behind, light }) => ({
+        echoesOf(t, phase, frames).map(({ behind, light, of }) => ({
           behind: echo.behind + behind,
           light: echo.light * light,
+          of: [...echo.of, ...of],
         })),
       ),
-    [{ behind: 0, light: 1 }],
+    [{ behind: 0, light: 1, of: [] }],
   );

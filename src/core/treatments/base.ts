@@ -85,6 +85,14 @@ export const treatmentReach = {
   seed: seed({ label: 'Seed', group: 'Chance', hint: 'Another seed gives another chance of the same kind.' }),
 };
 
+/** The same for what acts on a whole layer: kept in documents, but not offered. */
+export const noReach = Object.fromEntries(
+  Object.entries(treatmentReach).map(([name, field]) => [
+    name,
+    field.meta({ ...field.meta(), control: undefined } as never),
+  ]),
+) as unknown as typeof treatmentReach;
+
 /** The largest size of a number an animated value states, either way. */
 export const largest = (value: Animated): number =>
   Math.max(

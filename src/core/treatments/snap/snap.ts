@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { animated, integer } from '../../piece/fields';
 import { evaluateAnimated } from '../../time/animated';
-import { treatmentBase, treatmentReach } from '../base';
+import { noReach, treatmentBase } from '../base';
 import type { TreatmentDefinition } from '../definition';
 
 const group = 'Snap';
@@ -26,7 +26,7 @@ const SnapSchema = z.looseObject({
     group,
     hint: 'How often the layer is shown anew in a lap; half the frames gives every second one.',
   }),
-  ...treatmentReach,
+  ...noReach,
 });
 export type Snap = z.infer<typeof SnapSchema>;
 

@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { animated, integer, number } from '../../piece/fields';
 import { evaluateAnimated } from '../../time/animated';
 import { treatmentBase, treatmentReach } from '../base';
+import type { Kernel } from '../../kernel/kernel';
 import type { TreatmentDefinition } from '../definition';
+import { echoRun, signatures, sources } from './echo.gen';
 
 const group = 'Trails';
 
@@ -38,12 +40,26 @@ export interface Echo {
   behind: number;
   /** factor on its brightness, 0..1 */
   light: number;
+  /** ids of the trails it is an earlier moment of */
+  of: readonly string[];
 }
+
+/** Takes earlier moments away where trails do not reach. */
+export const echoKernel: Kernel = {
+  entry: 'echoElement',
+  sources,
+  signature: signatures.echoElement,
+  run: echoRun,
+};
 
 /** The moments a layer with trails is shown at, the present one first. Two trails multiply. */
 export function echoesOf(t: Trails, phase: number, frames: number): Echo[] {
   const strength = evaluateAnimated(t.amount, phase);
-  return Array.from({ length: t.count + 1 }, (_, i) => ({ behind: (i * t.spacing) / frames, light: strength ** i }));
+  return Array.from({ length: t.count + 1 }, (_, i) => ({
+    behind: (i * t.spacing) / frames,
+    light: strength ** i,
+    of: i === 0 ? [] : [t.id],
+  }));
 }
 
 export const trails: TreatmentDefinition<Trails> = {

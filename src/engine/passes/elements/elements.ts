@@ -15,10 +15,15 @@ export const uniformsOf = (steps: readonly Step[]): Record<string, THREE.IUnifor
   );
 
 /** Sets the uniforms of some steps to what they are at a phase. */
-export function feed(uniforms: Record<string, THREE.IUniform>, steps: readonly Step[], phase: number): void {
+export function feed(
+  uniforms: Record<string, THREE.IUniform>,
+  steps: readonly Step[],
+  phase: number,
+  echoOf: readonly string[] = [],
+): void {
   for (const step of steps) {
     const { own, reach } = stepUniforms(step);
-    const values = step.values(phase);
+    const values = step.values(phase, echoOf);
     for (const { name, parameter } of own) give(uniforms[name], values[parameter.name]);
     const reachValues = step.reach?.(phase);
     if (reachValues) for (const { name, parameter } of reach) give(uniforms[name], reachValues[parameter.name]);
@@ -107,9 +112,10 @@ export class ElementPass {
     slot: number,
     pipeline: Pipeline,
     phase: number,
+    echoOf: readonly string[],
   ): THREE.WebGLRenderTarget {
     const target = this.target(slot);
-    feed(this.material.uniforms, this.stepsOf(pipeline), phase);
+    feed(this.material.uniforms, this.stepsOf(pipeline), phase, echoOf);
     quad.draw(renderer, this.material, target);
     return target;
   }
