@@ -4,6 +4,7 @@ import { presetLayer } from '../../src/core/layers/presets';
 import { PieceSchema } from '../../src/core/piece/schema';
 import { boxOf, scaleHandle } from '../../src/app/steps/build/map/handles';
 import { mapView } from '../../src/app/steps/build/map/view';
+import { writePng } from '../../src/formats/png';
 import { drawn, openRecipe, pause, saved, step } from './ui';
 
 // Building a world: needs, treatments, the map and siblings, in the real interface.
@@ -136,6 +137,89 @@ test('a layer is moved and scaled on the map, each in one undo step', async ({ p
   await expect(value(page, /^Scale/)).toHaveValue('1.00');
   await page.keyboard.press('Control+z');
   await expect(ahead).toHaveValue('4.00');
+});
+
+test('the route of a tunnel is drawn in the map, its section as an outline, and a camera along it closes', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await newLap(page);
+  await add(page, 'Enclose the camera');
+  const choose = async (label: string, option: string): Promise<void> => {
+    await page.getByRole('button', { name: label }).click();
+    await page.getByRole('option', { name: option, exact: true }).click();
+  };
+  await choose('Section', 'Drawn outline');
+  await choose('Route', 'Closed curve');
+  const points = page.getByRole('region', { name: 'Points of the curve' }).getByRole('button', { name: /^Point \d+$/ });
+  await expect(points).toHaveCount(8);
+  const map = page.getByLabel('Map', { exact: true });
+  const box = await map.boundingBox();
+  if (!box) throw new Error('the map is not shown');
+  // the same geometry as the map's own
+  const layer = {
+    ...presetLayer('tunnel', 0, { id: 'l', name: 'L', seed: 1 }),
+    section: 'drawn',
+    route: 'closed',
+    twist: 0,
+  };
+  const lap = { frames: 250, rate: { num: 25, den: 1 } };
+  const piece = PieceSchema.parse({ id: 'p', name: 'P', lap, layers: [layer], flight: {}, look: {} });
+  const view = mapView(piece, box.width, box.height, piece.layers[0]);
+  const third = { x: view.x(12, 'plan'), y: view.y(2.5, 'plan') };
+  await page.mouse.move(box.x + third.x, box.y + third.y);
+  await page.mouse.down();
+  await page.mouse.move(box.x + third.x, box.y + third.y - view.across, { steps: 4 });
+  await page.mouse.up();
+  await expect(value(page, 'Point 3, aside')).toHaveValue(/^3\.[45]/);
+  await page.keyboard.press('Control+z');
+  await expect(value(page, 'Point 3, aside')).toHaveValue('2.50');
+  await map.dblclick({ position: { x: view.x(4, 'plan'), y: view.y(-0.5, 'plan') } });
+  await expect(points).toHaveCount(9);
+  await map.press('Delete');
+  await expect(points).toHaveCount(8);
+  await drawn(page);
+  // what goes round in itself is told from a camera that travels on, and fits one that goes round with it
+  await step(page, 'Seam').click();
+  await expect(page.getByText(/stands once in the world/)).toBeVisible();
+  await step(page, 'Fly').click();
+  await page.getByRole('article', { name: 'Route', exact: true }).getByRole('button').first().click();
+  await page
+    .getByRole('article', { name: 'Route', exact: true })
+    .locator('section')
+    .first()
+    .getByRole('button')
+    .click();
+  await page.getByRole('option', { name: 'Along a layer', exact: true }).click();
+  await step(page, 'Seam').click();
+  // a fifth of a turn fitted the five sides it had, not the outline
+  await expect(page.getByText('0.2 turns per tile does not close')).toBeVisible();
+  await page.getByRole('button', { name: 'Repair' }).click();
+  await expect(page.getByRole('heading', { name: 'The lap closes' })).toBeVisible({ timeout: 60_000 });
+});
+
+test('a picture of one’s own becomes the sprite; what is no picture is said so, and nothing is lost', async ({
+  page,
+}) => {
+  await newLap(page);
+  await add(page, 'Fill a space');
+  await page.getByRole('button', { name: 'Sprite' }).click();
+  await page.getByRole('option', { name: 'A picture' }).click();
+  await expect(page.getByRole('img', { name: 'Picture: a crystal' })).toBeVisible();
+  const rgba = new Uint8Array(4 * 4 * 4).fill(255);
+  const png = writePng(rgba, 4, 4);
+  const file = page.getByLabel('Picture file');
+  await file.setInputFiles({ name: 'sail.png', mimeType: 'image/png', buffer: Buffer.from(png) });
+  await expect(page.getByRole('img', { name: 'Picture: your own' })).toBeVisible();
+  await file.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('low tide at six') });
+  await expect(page.getByRole('alert')).toContainText('“notes.txt” is not a picture this browser reads');
+  await expect(page.getByRole('img', { name: 'Picture: your own' })).toBeVisible();
+  await drawn(page);
+  await page.getByRole('button', { name: 'Use the crystal' }).click();
+  await expect(page.getByRole('img', { name: 'Picture: a crystal' })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('img', { name: 'Picture: your own' })).toBeVisible();
+  await saved(page);
 });
 
 test('siblings: a fan of live pictures; choosing one adopts it in one undo step', async ({ page }) => {

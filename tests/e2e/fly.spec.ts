@@ -45,7 +45,7 @@ test('a circuit is drawn in the map: points dragged, added, removed, raised and 
   await openCard(page, 'Route');
   await route(page, 'Circuit');
   await band(page, 'Map').click();
-  const points = page.getByRole('region', { name: 'Points of the circuit' });
+  const points = page.getByRole('region', { name: 'Points of the curve' });
   await expect(points.getByRole('button', { name: /^Point \d+$/ })).toHaveCount(8);
   const map = page.getByLabel('Map', { exact: true });
   const box = await map.boundingBox();

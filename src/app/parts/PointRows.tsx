@@ -23,7 +23,7 @@ export function PointRows({ path, points, hint }: Props) {
   const choose = (id: string): void => bench.patch({ chosenPoint: pointKey(path, id), flyBand: 'map' });
   const own = points.find(({ id }) => pointKey(path, id) === chosen);
   return (
-    <section className={rows.nested} aria-label="Points">
+    <section className={rows.nested} aria-label="Points of the curve">
       <p className={rows.title} title={hint}>
         Points · aside, above, ahead
       </p>

@@ -26,22 +26,27 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
   // the points of layers are moved where layers are
   const chosenLayer = movesLayers ? open : null;
   const curves = curvesOf(piece, chosenLayer);
+  const ownCurve = curves.some(({ path }) => path[0] === 'layers');
+  const drawnLayer = (ownCurve && piece.layers.find(({ id }) => id === chosenLayer)) || null;
   const draw = useCallback(
     (c: CanvasRenderingContext2D, width: number, height: number) => {
       // while something is dragged the map keeps its scale
-      const view = drag.current?.view ?? mapView(piece, width, height);
+      const view = drag.current?.view ?? mapView(piece, width, height, drawnLayer);
       drawMap(c, view, [width, height], piece, phase, dots);
       for (const layer of piece.layers)
         if (!layer.hidden && (layer.id === open || layer.id === over))
           drawBox(c, view, piece, layer, layer.id === open);
       drawMarks(c, view, piece, chosenLayer, point);
     },
-    [piece, phase, dots, open, over, chosenLayer, point],
+    [piece, phase, dots, open, over, chosenLayer, drawnLayer, point],
   );
   const place = (event: PointerEvent | React.MouseEvent): { view: MapView; at: [number, number] } | null => {
     const box = frame.current?.getBoundingClientRect();
     if (!box) return null;
-    return { view: mapView(piece, box.width, box.height), at: [event.clientX - box.left, event.clientY - box.top] };
+    return {
+      view: mapView(piece, box.width, box.height, drawnLayer),
+      at: [event.clientX - box.left, event.clientY - box.top],
+    };
   };
   const travel = flightOf(piece).travel.advance;
   const marks =
@@ -50,11 +55,13 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
       : route.kind === 'stations'
         ? 'drag stations'
         : 'drag what the camera aims at';
-  const ownCurve = curves.some(({ path }) => path[0] === 'layers');
   const how = movesLayers && !ownCurve ? 'drag a layer, its corner to scale, its knob to turn' : marks;
   return (
     <>
-      <BandHead title={title} how={`${travel === 0 ? 'plan and side' : 'plan above, side below'}; ${how}`}>
+      <BandHead
+        title={title}
+        how={`${travel === 0 || drawnLayer ? 'plan and side' : 'plan above, side below'}; ${how}`}
+      >
         {travel === 0
           ? `${flightOf(piece).track.length.toFixed(1)} m a lap`
           : `tile ${Number(piece.tile.toFixed(2))} m · travel ${Number(travel.toFixed(2))} m per lap`}
@@ -86,7 +93,8 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
           const layer = piece.layers.find(({ id }) => id === found?.id);
           if (mark) {
             bench.patch({ chosenPoint: mark.id });
-            event.currentTarget.focus();
+            // the map must not move under the pointer
+            event.currentTarget.focus({ preventScroll: true });
             drag.current = { ...mark, what: 'point', from: here.at, view: here.view, piece };
           } else if (found && layer) {
             bench.patch({ open: layer.id, chosenPoint: null });

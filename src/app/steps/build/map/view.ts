@@ -1,6 +1,6 @@
 import { layerExtent } from '../../../../core/layers/context';
 import { flightOf } from '../../../../core/flight/flight';
-import type { Piece } from '../../../../core/piece/schema';
+import type { Layer, Piece } from '../../../../core/piece/schema';
 import type { Vec3 } from '../../../../core/space/vector';
 
 /** The map's two lanes: seen from above, and from the right-hand side. */
@@ -44,8 +44,18 @@ export function routePlaces(piece: Piece, count = 128): Vec3[] {
   return Array.from({ length: count + 1 }, (_, i) => track.at(i / count).position);
 }
 
-/** What the map shows of a piece: some tiles of its travel, or where things stand when the camera stays. */
-export function mapView(piece: Piece, width: number, height: number): MapView {
+/**
+ * What the map shows of a piece: some tiles of its travel; or where things stand when the camera stays or a curve is drawn,
+ * in true proportion.
+ * @param drawn the layer whose curve is being drawn
+ */
+export function mapView(piece: Piece, width: number, height: number, drawn: Layer | null = null): MapView {
+  if (drawn) {
+    const { centre, halfWidth, halfHeight, from, to } = layerExtent(piece, drawn);
+    const room = 0.06 * (to - from);
+    const ends = [halfWidth, halfHeight].map((half, k): [number, number] => [centre[k] - half, centre[k] + half]);
+    return sideBySide(Math.min(0, from) - room, to + room - Math.min(0, from) + room, ends, width, height);
+  }
   const shown = piece.layers.filter((layer) => !layer.hidden);
   const extents = shown.map((layer) => layerExtent(piece, layer));
   // a ground is as wide as the eye reaches: it would press all else into a line
