@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { parsePiece } from '../piece/document';
 import { PieceSchema, type Piece } from '../piece/schema';
 import { cameraPose } from '../flight/camera';
+import { setAt } from '../piece/paths';
 import { stateReport } from '../seam/stateReport';
 import { subtract, type Vec3 } from '../space/vector';
 import { layerBatch, layerElement, layerElements } from './batch';
@@ -286,6 +287,9 @@ describe('a tunnel carried along a ring or a drawn curve', () => {
       expect(Math.hypot(...subtract(at, centres[10]))).toBeLessThan(1e-3);
       const travelling = stateReport(flown('run'));
       expect(travelling.ok).toBe(route === 'onward');
+      const repair = travelling.findings.find(({ ok }) => !ok)?.repair;
+      if (repair) expect(stateReport(setAt(flown('run'), repair.path, repair.value)).ok).toBe(true);
+      expect(repair !== undefined).toBe(route !== 'onward');
     }
   });
 

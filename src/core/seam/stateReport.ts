@@ -1,7 +1,7 @@
-import { standsOnce } from '../layers/route';
+import { routedBy, standsOnce } from '../layers/route';
 import type { z } from 'zod';
 import { cameraPose, type CameraPose } from '../flight/camera';
-import { routeOf } from '../flight/routes/registry';
+import { routeOf, RouteSchema } from '../flight/routes/registry';
 import { FlightSchema, flightSteps } from '../flight/schema';
 import { TargetSchema } from '../flight/target';
 import { LookSchema } from '../look/schema';
@@ -223,6 +223,13 @@ function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
 
 /** A layer that stands once cannot close when the camera ends somewhere else. */
 function onceFinding(piece: Piece, layer: Layer): Finding {
+  const repair: Repair = layer.once
+    ? { says: 'Let it stand in every tile', path: ['layers', piece.layers.indexOf(layer), 'once'], value: false }
+    : {
+        says: 'Fly round along it',
+        path: ['flight', 'route'],
+        value: RouteSchema.parse({ kind: 'along', follow: routedBy(layer), tilesPerLap: 1 }),
+      };
   return {
     id: `layer:${layer.id}`,
     subject: layer.name,
@@ -230,12 +237,10 @@ function onceFinding(piece: Piece, layer: Layer): Finding {
     ok: false,
     gap: 1,
     slopeGap: 0,
-    says: 'stands once in the world, but the camera travels on and would have to come back to it',
-    repair: {
-      says: 'Let it stand in every tile',
-      path: ['layers', piece.layers.indexOf(layer), 'once'],
-      value: false,
-    },
+    says: layer.once
+      ? 'stands once in the world, but the camera travels on and would have to come back to it'
+      : 'lies along a route that closes on itself, but the camera travels on and would have to come back to it',
+    repair,
   };
 }
 
