@@ -52,8 +52,6 @@ void main() {
   fCell = vec4(0.0);
 #endif
   if (depth < 0.02 || here <= 0.0) { skip(); return; }
-  vec3 s0 = toScreen(uViewOpen, open.xyz + offset);
-  vec3 s2 = toScreen(uViewClose, shut.xyz + offset);
   float own = open.w * uPixelFocal / over(depth);
   float blur = blurPx(depth);
   // Drawn as a bell (1 - q^2)^2 where small or soft, as a disc where large; between them a mix. The radius is chosen so
@@ -66,13 +64,17 @@ void main() {
   float detail = uSprite == 0 ? re : min(re, sqrt(blur * blur + 0.02 * own * own));
   if (detail < uLevel.y || detail >= uLevel.z) { skip(); return; }
 
-  // which cell of aperture and shutter this pass owns for this particle
-  float m = uPass.w;
 #ifdef SMALL
   if (re >= SMALL_PX) { skip(); return; }
 #else
   if (re < SMALL_PX) { skip(); return; }
 #endif
+  // most particles of a slice are left to another target by now
+
+  // which cell of aperture and shutter this pass owns for this particle
+  float m = uPass.w;
+  vec3 s0 = toScreen(uViewOpen, open.xyz + offset);
+  vec3 s2 = toScreen(uViewClose, shut.xyz + offset);
   float travel = length(s2.xy - s0.xy);
   float c = clamp(floor((2.0 * log2(max(travel, 1e-3) / (1.7725 * re)) + m) / 3.0 + 0.5), 0.0, m);
   float a = ceil((m - c) * 0.5);
