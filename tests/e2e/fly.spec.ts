@@ -246,3 +246,42 @@ test('a dolly zoom holds its subject, a focus is pulled between marks, and comfo
     .click();
   await expect(comfort).not.toContainText('makes people dizzy', { timeout: 30_000 });
 });
+
+test('an orbit, a carried camera and one that looks ahead on its way close; keys snap to beats', async ({ page }) => {
+  test.setTimeout(150_000);
+  await flying(page, 'Slipway spiral');
+  await openCard(page, 'Aim');
+  await number(page, /^Look ahead, m/).fill('2.5');
+  await number(page, /^Look ahead, m/).press('Enter');
+  await expect(card(page, 'Aim')).toContainText('2.5 m ahead on the way');
+  // 20 beats in 300 frames: a beat every 15
+  await page.getByRole('button', { name: /^Look aside: Fixed/ }).click();
+  await page.getByRole('menuitem', { name: 'Keyed' }).click();
+  const keys = page.getByRole('slider', { name: /^Key at frame \d+$/ });
+  await expect(keys).toHaveCount(2);
+  await page.getByText('Snap to beats').click();
+  const key = await keys.nth(1).boundingBox();
+  if (!key) throw new Error('no key');
+  await page.mouse.move(key.x + 5, key.y + 5);
+  await page.mouse.down();
+  await page.mouse.move(key.x + 52, key.y + 5, { steps: 4 });
+  await page.mouse.up();
+  const frames = await keys.evaluateAll((all) =>
+    all.map((e) => Number(/\d+/.exec(e.getAttribute('aria-label') ?? '')?.[0])),
+  );
+  expect(frames.some((frame) => frame > 0 && frame % 15 === 0 && frame !== 150)).toBe(true);
+  await closes(page);
+  await step(page, 'Fly').click();
+  await openCard(page, 'Route');
+  await route(page, 'Orbit');
+  await choose(page, 'Around', 'A layer’s middle');
+  await number(page, /^Turns, turns per lap/).fill('2');
+  await number(page, /^Turns, turns per lap/).press('Enter');
+  await expect(card(page, 'Route')).toContainText('2 turns');
+  await closes(page);
+  await step(page, 'Fly').click();
+  await route(page, 'Attached');
+  await choose(page, 'Layer', 'Sparks');
+  await expect(card(page, 'Route')).toContainText('Sparks');
+  await closes(page);
+});
