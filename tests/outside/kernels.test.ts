@@ -21,10 +21,34 @@ describe('kernel translator', () => {
     ['float f(vec2 v) { return v.z; }', /1:\d+/],
     ['uniform float u;\nfloat f(float x) { return u; }', /1|2/],
     ['float f(float x) { return texture(s, vec2(x)).r; }', /1:\d+/],
+    ['float f(sampler2D s, vec2 v) { return texture(s, v).r; }', /1:\d+/],
+    ['float f(sampler2D s, int i) { return texelFetch(s, ivec2(0, i), 0).r; }', /1:\d+/],
+    ['float f(sampler2D s, int i) { return texelFetch(s, ivec2(i, 0), 1).r; }', /1:\d+/],
   ])('refuses %j with its place', (source, place) => {
     const words = refuse(source);
     expect(words).not.toBe('translated');
     expect(words).toMatch(place);
+  });
+
+  it('reads tables as texelFetch does: four numbers an entry, of the first row', () => {
+    const { code } = translate(
+      'vec4 entry(sampler2D t, int i) { return texelFetch(t, ivec2(i, 0), 0); }\nfloat f(sampler2D t, int i) { vec2 v = entry(t, i + 1).zx; return v.x * 10.0 + v.y; }',
+      options,
+    );
+    const body = code.replace(/: (number|void|boolean|Float64Array)/g, '').replace(/export /g, '');
+    const f = new Function(`${body}\nreturn f;`)() as (t: Float64Array, i: number) => number;
+    expect(
+      f(
+        Float64Array.from({ length: 12 }, (_, i) => i),
+        0,
+      ),
+    ).toBe(64);
+    expect(
+      f(
+        Float64Array.from({ length: 12 }, (_, i) => i),
+        1,
+      ),
+    ).toBe(108);
   });
 
   it('translates arithmetic, vectors and loops to the same numbers', () => {
