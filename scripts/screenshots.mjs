@@ -87,6 +87,13 @@ await final();
 await shoot('world');
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
+await open('Ferry round');
+await page.getByRole('region', { name: 'Points of the curve' }).scrollIntoViewIfNeeded();
+await goTo(80);
+await final();
+await shoot('curve');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
 await open('Plankton bloom');
 await page.keyboard.press('3');
 await page.getByRole('article', { name: 'Glow' }).getByRole('button').first().click();
