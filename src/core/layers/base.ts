@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { flag, number, seed } from '../piece/fields';
+import { choice, flag, number, picture, seed, type ControlMeta } from '../piece/fields';
 import { TreatmentSchema } from '../treatments/registry';
 import type { Matter } from './definition';
 
@@ -60,6 +60,28 @@ export interface Placement {
 }
 
 const stuff = 'Matter';
+
+const SPRITES = { disc: 'Disc', ring: 'Ring', star: 'Star', streak: 'Streak', picture: 'A picture' };
+const SPRITE_INDEX = { disc: 0, ring: 1, star: 2, streak: 3, picture: 4 } as const;
+
+/** What particles look like; shown where `when` holds. */
+export const spriteFields = (info: Pick<ControlMeta, 'group' | 'when'>) => ({
+  sprite: choice('disc', SPRITES, {
+    label: 'Sprite',
+    ...info,
+    hint: 'What a particle in focus looks like; out of focus all become the shape of the aperture.',
+  }),
+  picture: picture({
+    label: 'Picture',
+    ...info,
+    and: { field: 'sprite', is: ['picture'] },
+    hint: 'Added as light, so black is clear; the gradient tints it. Kept in the piece at 64 pixels a side.',
+  }),
+});
+export const spriteOf = (layer: { sprite: keyof typeof SPRITE_INDEX; picture: string }) => ({
+  sprite: SPRITE_INDEX[layer.sprite],
+  picture: layer.picture,
+});
 
 /** What the bodies of a layer are made of. */
 export const matterFields = {

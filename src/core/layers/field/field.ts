@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { animated, choice, gradient, integer, layerRef, number, picture, profile } from '../../piece/fields';
+import { animated, choice, gradient, integer, layerRef, number, profile } from '../../piece/fields';
 import { evaluateAnimated } from '../../time/animated';
 import { fitNoise } from '../../treatments/base';
-import { DARK, layerBase, layerSeed } from '../base';
+import { DARK, layerBase, layerSeed, spriteFields, spriteOf } from '../base';
 import { carriedAlong, courseValues } from '../course';
 import type { LayerDefinition } from '../definition';
 import { gridParts, sliceOrder } from './slices';
@@ -19,8 +19,6 @@ const SHAPES = {
 };
 const SHAPE_INDEX = { box: 0, ball: 1, shell: 2, disc: 3, corridor: 4, strand: 5, grid: 6 } as const;
 const PLACES = { random: 'By chance', position: 'By position', noise: 'By noise' };
-const SPRITES = { disc: 'Disc', ring: 'Ring', star: 'Star', streak: 'Streak', picture: 'A picture' };
-const SPRITE_INDEX = { disc: 0, ring: 1, star: 2, streak: 3, picture: 4 } as const;
 const PLACE_INDEX = { random: 0, position: 1, noise: 2 } as const;
 
 const shape = 'Shape';
@@ -155,17 +153,7 @@ const FieldSchema = z.looseObject({
     when: { field: 'sizeBy', is: ['profile'] },
     hint: 'From the smallest draw to the largest, as multiples of the size.',
   }),
-  sprite: choice('disc', SPRITES, {
-    label: 'Sprite',
-    group: motes,
-    hint: 'What a particle in focus looks like; out of focus all become the shape of the aperture.',
-  }),
-  picture: picture({
-    label: 'Picture',
-    group: motes,
-    when: { field: 'sprite', is: ['picture'] },
-    hint: 'Added as light, so black is clear; the gradient tints it. Kept in the piece at 64 pixels a side.',
-  }),
+  ...spriteFields({ group: motes }),
   softness: number(0.5, {
     label: 'Softness',
     min: 0,
@@ -323,8 +311,7 @@ export const field: LayerDefinition<FieldLayer> = {
     largestRadius:
       layer.size * (layer.sizeBy === 'profile' ? Math.max(...layer.sizeProfile) : 1 + 11 * layer.variation ** 2),
     matter: DARK,
-    sprite: SPRITE_INDEX[layer.sprite],
-    picture: layer.picture,
+    ...spriteOf(layer),
   }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),

@@ -4,7 +4,16 @@ import { sourceFields, sourceMesh, sourceTurnStep } from '../../solids/source';
 import { surfacePoints } from '../../solids/surface';
 import { evaluateAnimated } from '../../time/animated';
 import { fitNoise } from '../../treatments/base';
-import { layerBase, layerSeed, matterFields, matterOf, placement, type Placement } from '../base';
+import {
+  layerBase,
+  layerSeed,
+  matterFields,
+  matterOf,
+  placement,
+  spriteFields,
+  spriteOf,
+  type Placement,
+} from '../base';
 import { carriedAlong, courseValues, paceOf } from '../course';
 import type { Drawing, LayerContext, LayerDefinition } from '../definition';
 import { placedExtent } from '../place/place';
@@ -304,6 +313,7 @@ const StreamSchema = z.looseObject({
     when: mote,
     hint: 'From birth to death.',
   }),
+  ...spriteFields({ group: over, when: mote }),
   softness: number(0.6, {
     label: 'Softness',
     min: 0,
@@ -502,7 +512,7 @@ export const stream: LayerDefinition<StreamLayer> = {
       ? 0
       : layer.size * 2 ** layer.variation * Math.max(...layer.sizeLife) * groupFactor(layer.groupSize, layer.groups),
     matter: matterOf(layer as never),
-    sprite: 0,
+    ...spriteOf(layer),
   }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => (isBodies(layer) ? 1 : evaluateAnimated(layer.light, phase)),
