@@ -164,10 +164,9 @@ test('a piece open in two tabs: the second is told, and may take over what the f
 
 test('what must close snaps to legal steps, and the pictures of the lap are judged', async ({ page }) => {
   test.setTimeout(240_000);
-  await openRecipe(page);
+  await openRecipe(page, 'Net of lamps');
   await pause(page);
   await page.getByRole('button', { name: /^Lap and frame/ }).click();
-  await page.getByRole('dialog', { name: 'Lap and frame' }).getByText('on', { exact: true }).click();
   const frames = page.getByRole('textbox', { name: 'Frames, f' });
   await frames.fill('20');
   await frames.press('Enter');
@@ -177,7 +176,7 @@ test('what must close snaps to legal steps, and the pictures of the lap are judg
   await expect(page.getByRole('heading', { name: 'The lap closes' })).toBeVisible({ timeout: 60_000 });
   await step(page, 'Fly').click();
   await page.getByRole('article', { name: 'Roll' }).getByRole('button').first().click();
-  await page.getByRole('button', { name: /^Roll: Swing/ }).click();
+  await page.getByRole('button', { name: /^Roll: Fixed/ }).click();
   await page.getByRole('menuitem', { name: 'Wound' }).click();
   const perLap = page.getByRole('textbox', { name: /^Roll, .*per lap/ });
   await perLap.fill('0.5');

@@ -284,4 +284,8 @@ test('an orbit, a carried camera and one that looks ahead on its way close; keys
   await choose(page, 'Layer', 'Sparks');
   await expect(card(page, 'Route')).toContainText('Sparks');
   await closes(page);
+  // a lap in beats may be one in frames again, of the same length
+  await page.getByRole('button', { name: /^Lap and frame/ }).click();
+  await page.getByRole('dialog', { name: 'Lap and frame' }).getByText('on', { exact: true }).click();
+  await expect(number(page, 'Frames, f')).toHaveValue('300');
 });
