@@ -1,5 +1,5 @@
 import { Plus, Trash2 } from 'lucide-react';
-import type { CurvePoint } from '../../core/piece/fields';
+import { MOST_POINTS, type CurvePoint } from '../../core/piece/fields';
 import { bench, useBench, usePiece } from '../state/bench';
 import { Button } from './Button';
 import { addPoint, pointKey, removePoint } from './curvePoints';
@@ -59,7 +59,7 @@ export function PointRows({ path, points, hint }: Props) {
       </div>
       <Button
         kind="bare"
-        isDisabled={points.length >= 64}
+        isDisabled={points.length >= MOST_POINTS}
         onPress={() => {
           const added = addPoint(points, own?.id ?? null, path.at(-1) === 'onward' ? tile : 0);
           set(added.points);

@@ -38,8 +38,7 @@ export function pixmapOf(url: string): Picture | null {
 }
 
 /**
- * A picture of `size` pixels a side from one with alpha that is drawn whole and in proportion, black where it has nothing:
- * what is added as light has no other way to be clear.
+ * A picture from one with alpha, black where that is clear: what is added as light has no other way to be clear.
  * @param rgba straight alpha, rows from the top
  */
 export function pictureFrom(rgba: ArrayLike<number>, width: number, height: number): Picture {

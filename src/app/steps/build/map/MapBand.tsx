@@ -116,7 +116,7 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
           const { view, from, piece: before } = now;
           if (now.what === 'point') {
             const moved = draggedPoint(before, chosenLayer, now.id, now.lane, view, from, here.at);
-            bench.update((now_) => ({ ...now_, flight: moved.flight, layers: moved.layers }));
+            bench.update((p) => ({ ...p, flight: moved.flight, layers: moved.layers }));
             return;
           }
           const fields = dragged(before, now.layer, now.lane, now.grip, view, from, here.at);

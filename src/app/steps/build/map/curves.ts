@@ -1,5 +1,5 @@
 import { standing } from '../../../../core/flight/routes/circuit/circuit';
-import type { CurvePoint } from '../../../../core/piece/fields';
+import { MOST_POINTS, type CurvePoint } from '../../../../core/piece/fields';
 import type { Piece } from '../../../../core/piece/schema';
 import type { Vec3 } from '../../../../core/space/vector';
 import { pointKey, withPointAt } from '../../../parts/curvePoints';
@@ -96,7 +96,8 @@ export function addPointAt(
     });
   });
   const nearest = stretches.sort((a, b) => a.detour - b.detour).at(0);
-  if (!nearest) return null;
+  // one more than a curve may have would not be read again
+  if (!nearest || nearest.curve.points.length >= MOST_POINTS) return null;
   const { curve, after, hidden } = nearest;
   const place: Vec3 = lane === 'plan' ? [off, hidden, -ahead] : [hidden, off, -ahead];
   return { curve, ...withPointAt(curve.points, after, curve.fromWorld(place, curve.points.length)) };

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { circuitPoints } from '../../../../core/flight/routes/circuit/circuit';
 import { PieceSchema, type Piece } from '../../../../core/piece/schema';
+import { MOST_POINTS } from '../../../../core/piece/fields';
 import { newLayer } from '../../../../core/layers/registry';
 import { addPoint, removePoint } from '../../../parts/curvePoints';
 import { addPointAt, curvesOf } from './curves';
@@ -123,6 +124,8 @@ describe('the route of a tunnel in the map', () => {
     expect(added?.points.at(-1)).toMatchObject({ ahead: 7.4, aside: -2 });
     expect(addPoint(onward, null, 8).points.at(-1)).toMatchObject({ ahead: 7, aside: -2 });
     expect(addPoint(onward, 'b').points[2]).toMatchObject({ aside: 2, ahead: 3 });
+    const full = own.map((curve) => ({ ...curve, points: Array.from({ length: MOST_POINTS }, () => curve.points[0]) }));
+    expect(addPointAt(full, view, [view.x(7.4, 'plan'), view.y(-2, 'plan')])).toBeNull();
     let few: typeof points = [...points];
     for (const { id } of points) few = [...removePoint(few, id)];
     expect(few).toHaveLength(2);
