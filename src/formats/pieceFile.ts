@@ -32,9 +32,12 @@ export async function readPieceFile(file: {
 export const writePieceFile = (piece: Piece): string => `${JSON.stringify(toDocument(piece), null, 2)}\n`;
 
 /** A file name from a piece's name. */
-export const pieceFileName = (piece: Piece, extension: string): string =>
+export const pieceFileName = ({ name }: Piece, extension: string): string => fileName(name, extension);
+
+/** A file name from any words. */
+export const fileName = (words: string, extension: string): string =>
   `${
-    piece.name
+    words
       .trim()
       .replace(/[^\p{L}\p{N}]+/gu, '-')
       .replace(/^-|-$/g, '')

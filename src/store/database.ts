@@ -1,6 +1,6 @@
 import Dexie, { type Table } from 'dexie';
-import { parsePiece, type ParsedPiece } from '../core/piece/document';
-import { DOCUMENT_VERSION, type Piece } from '../core/piece/schema';
+import type { Piece } from '../core/piece/schema';
+import type { Patch } from '../core/piece/patch';
 
 export interface StoredPiece {
   id: string;
@@ -9,6 +9,19 @@ export interface StoredPiece {
   /** of the document; 1 when it is not stated */
   version?: number;
   updatedAt: number;
+  /** names this very state of the piece: another state has another mark */
+  mark?: string;
+  /** when it was removed; it can be brought back for a while */
+  removedAt?: number;
+}
+
+/** The steps that undo and redo take from a state of a piece. */
+export interface StoredSteps {
+  pieceId: string;
+  /** the state they belong to */
+  mark: string;
+  past: Patch[];
+  future: Patch[];
 }
 
 /** Where the user was in a piece: reopened there. */
@@ -26,34 +39,15 @@ export interface StoredThumbnail {
 
 class IsomorphDatabase extends Dexie {
   declare pieces: Table<StoredPiece, string>;
+  declare steps: Table<StoredSteps, string>;
   declare places: Table<StoredPlace, string>;
   declare thumbnails: Table<StoredThumbnail, string>;
 
   constructor() {
     super('isomorph');
     this.version(1).stores({ pieces: 'id, updatedAt', places: 'pieceId', thumbnails: 'key' });
+    this.version(2).stores({ steps: 'pieceId' });
   }
 }
 
 export const database = new IsomorphDatabase();
-
-/** The piece of a stored record, brought to the newest version. */
-export const readStored = ({ piece, version = 1 }: StoredPiece): ParsedPiece =>
-  parsePiece({ format: 'isomorph', version, piece });
-
-export const savePiece = async (piece: Piece): Promise<void> => {
-  await database.pieces.put({
-    id: piece.id,
-    name: piece.name,
-    piece,
-    version: DOCUMENT_VERSION,
-    updatedAt: Date.now(),
-  });
-};
-
-export async function removePiece(id: string): Promise<void> {
-  await database.transaction('rw', database.pieces, database.places, async () => {
-    await database.pieces.delete(id);
-    await database.places.delete(id);
-  });
-}

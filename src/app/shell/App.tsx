@@ -1,12 +1,15 @@
 import { useEffect, useState } from 'react';
 import { I18nProvider } from 'react-aria-components';
+import { Boundary } from '../parts/Boundary';
 import { bench, useBench } from '../state/bench';
-import { claimPiece, releasePiece } from '../state/claim';
-import { autosave, openStored } from '../state/session';
+import { claimPiece } from '../state/claim';
+import { say } from '../state/notices';
+import { leaveStored, openStored, startKeeping } from '../state/session';
+import { storeTrouble } from '../../store/room';
 import { Bench } from './Bench';
 import { FileDrop } from './FileDrop';
 import { Loops } from './Loops';
-import { Notice } from './Notice';
+import { Notices } from './Notices';
 import { pieceIdOf, showLoops } from './route';
 
 type Place = { at: 'loops' } | { at: 'opening' } | { at: 'bench'; id: string; phase: number };
@@ -16,20 +19,11 @@ export function App() {
   const [place, setPlace] = useState<Place>({ at: 'opening' });
   useEffect(() => {
     let current = 0;
-    const follow = async (): Promise<void> => {
-      const turn = ++current;
-      const id = pieceIdOf(location.hash);
-      if (id === null) {
-        releasePiece();
-        bench.close();
-        setPlace({ at: 'loops' });
-        return;
-      }
-      setPlace({ at: 'opening' });
-      const opened = await openStored(id);
+    const open = async (id: string, turn: number): Promise<void> => {
+      const opened = await openStored(id, () => turn === current);
       if (turn !== current) return;
       if (!opened.ok) {
-        bench.patch({ notice: 'That piece is not stored in this browser any more. Here are the ones that are.' });
+        say('That piece is not among the loops of this browser, or cannot be read. Here are the ones that are there.');
         showLoops();
         return;
       }
@@ -37,22 +31,41 @@ export function App() {
       bench.patch({ step: opened.step });
       setPlace({ at: 'bench', id, phase: opened.phase });
     };
-    void follow();
+    const follow = (): void => {
+      const turn = ++current;
+      const id = pieceIdOf(location.hash);
+      leaveStored();
+      setPlace(id === null ? { at: 'loops' } : { at: 'opening' });
+      if (id === null) return;
+      open(id, turn).catch((error: unknown) => {
+        say(`The piece could not be opened: ${storeTrouble(error)}.`);
+        showLoops();
+      });
+    };
+    const stopKeeping = startKeeping();
+    follow();
     addEventListener('hashchange', follow);
-    const stopSaving = autosave();
     return () => {
       removeEventListener('hashchange', follow);
-      stopSaving();
+      stopKeeping();
     };
   }, []);
   const ready = useBench((state) => state.history !== null);
   return (
     <I18nProvider locale="en-US">
       <FileDrop>
-        {place.at === 'loops' ? <Loops /> : null}
-        {place.at === 'bench' && ready ? <Bench key={place.id} startPhase={place.phase} /> : null}
+        {place.at === 'loops' ? (
+          <Boundary what="The first screen">
+            <Loops />
+          </Boundary>
+        ) : null}
+        {place.at === 'bench' && ready ? (
+          <Boundary what="The bench" key={place.id} escape={{ label: 'Back to the loops', act: showLoops }}>
+            <Bench startPhase={place.phase} />
+          </Boundary>
+        ) : null}
       </FileDrop>
-      <Notice />
+      <Notices />
     </I18nProvider>
   );
 }

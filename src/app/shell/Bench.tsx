@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { Boundary } from '../parts/Boundary';
 import { Picture } from '../picture/Picture';
 import { Transport } from '../picture/Transport';
 import { useBench, type Step } from '../state/bench';
@@ -31,6 +32,7 @@ const BANDS: Record<Step, () => React.ReactNode> = {
 /** One piece open for work: the picture with its track, the band and the cards of the step. */
 export function Bench({ startPhase }: { startPhase: number }) {
   const step = useBench((state) => state.step);
+  const piece = useBench((state) => state.history?.present);
   const [sheet, setSheet] = useState<'keys' | 'find' | null>(null);
   const [folded, setFolded] = useState(false);
   useEffect(() => listenToKeys({ showKeys: () => setSheet('keys'), find: () => setSheet('find') }), []);
@@ -41,7 +43,9 @@ export function Bench({ startPhase }: { startPhase: number }) {
       <TopStrip onKeys={() => setSheet('keys')} />
       <main className={`${styles.main} ${folded ? styles.folded : ''}`}>
         <section className={styles.left}>
-          <Picture startPhase={startPhase} />
+          <Boundary what="The picture" of={piece}>
+            <Picture startPhase={startPhase} />
+          </Boundary>
           <Transport />
           <section className={styles.band} aria-label={`Band of the step ${step}`}>
             <button
@@ -52,11 +56,17 @@ export function Bench({ startPhase }: { startPhase: number }) {
             >
               <i />
             </button>
-            {folded ? null : <StepBand />}
+            {folded ? null : (
+              <Boundary key={step} what="This band" of={piece}>
+                <StepBand />
+              </Boundary>
+            )}
           </section>
         </section>
         <aside className={styles.cards} aria-label={`Cards of the step ${step}`}>
-          <StepCards />
+          <Boundary key={step} what="The cards of this step" of={piece}>
+            <StepCards />
+          </Boundary>
         </aside>
       </main>
       <ShortcutSheet open={sheet === 'keys'} onClose={() => setSheet(null)} />

@@ -11,7 +11,7 @@ import type { Piece } from '../../core/piece/schema';
 import { Sheet } from '../parts/Sheet';
 import styles from '../parts/Sheet.module.css';
 import { bench, useBench, usePiece } from '../state/bench';
-import { saveFile } from './files';
+import { saveFile } from './save';
 import { showLoops } from './route';
 
 interface Found {

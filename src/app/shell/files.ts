@@ -1,27 +1,30 @@
 import type { Piece } from '../../core/piece/schema';
-import { pieceFileName, problemWords, readPieceFile, writePieceFile } from '../../formats/pieceFile';
-import { savePiece } from '../../store/database';
-import { bench } from '../state/bench';
+import { problemWords, readPieceFile } from '../../formats/pieceFile';
+import { say } from '../state/notices';
 import { copyOf } from '../state/recipes';
-import { showPiece } from './route';
+import { openNew } from '../state/session';
 
 /** Stores a copy of a piece as the user's own and opens it. */
-export async function openCopy(piece: Piece, name = piece.name): Promise<void> {
-  const own = copyOf(piece, name);
-  await savePiece(own);
-  showPiece(own.id);
-}
+export const openCopy = (piece: Piece, name = piece.name): Promise<void> => openNew(copyOf(piece, name));
+
+const SHOWN = 6;
+/** Some names, and how many more there are; each cut short. */
+const shortList = (names: readonly string[]): string =>
+  names
+    .slice(0, SHOWN)
+    .map((name) => (name.length > 60 ? `${name.slice(0, 60)}…` : name))
+    .join(', ') + (names.length > SHOWN ? ` and ${names.length - SHOWN} more` : '');
 
 /** Opens a piece file as a new piece; the open one is not touched. What is wrong is said. */
 export async function openFile(file: File): Promise<void> {
   const parsed = await readPieceFile(file);
   if (!parsed.ok) {
-    bench.patch({ notice: problemWords(file.name, parsed.problems) });
+    say(problemWords(file.name, parsed.problems));
     return;
   }
   if (parsed.unknown.length > 0)
-    bench.patch({
-      notice: `“${file.name}” holds fields this version does not use: ${parsed.unknown.join(', ')}. They are kept.`,
+    say(`“${file.name}” holds fields this version does not use: ${shortList(parsed.unknown)}. They are kept.`, {
+      tone: 'remark',
     });
   await openCopy(parsed.piece);
 }
@@ -37,15 +40,3 @@ export function chooseFile(): void {
   };
   input.click();
 }
-
-/** Hands bytes to the browser's downloads. */
-export function saveBlob(blob: Blob, name: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(blob);
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
-}
-
-export const saveFile = (piece: Piece): void =>
-  saveBlob(new Blob([writePieceFile(piece)], { type: 'application/json' }), pieceFileName(piece, '.isomorph.json'));

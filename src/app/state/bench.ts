@@ -4,7 +4,7 @@ import type { View } from '../../core/flight/routes/view';
 import type { Piece } from '../../core/piece/schema';
 import type { EngineTrouble, LiveStatus } from '../../engine/protocol';
 
-import { beginGesture, change, endGesture, redo, startHistory, undo, type History } from './history';
+import { beginGesture, change, endGesture, redo, undo, type History } from './history';
 
 /** What the band of the step Fly shows. */
 export type FlyBandName = 'lap' | 'map' | 'comfort';
@@ -38,10 +38,6 @@ export interface Bench {
   saved: 'saved' | 'saving' | 'failed';
   /** whether this tab may save the piece, or another one has it */
   claim: 'mine' | 'elsewhere' | 'taken';
-  /** a message that stays until dismissed */
-  notice: string | null;
-  /** a piece just removed from the loops, which can be brought back */
-  removed: Piece | null;
 }
 
 export const useBench = create<Bench>(() => ({
@@ -63,8 +59,6 @@ export const useBench = create<Bench>(() => ({
   trouble: null,
   saved: 'saved',
   claim: 'mine',
-  notice: null,
-  removed: null,
 }));
 
 const setHistory = (edit: (history: History<Piece>) => History<Piece>): void =>
@@ -72,11 +66,11 @@ const setHistory = (edit: (history: History<Piece>) => History<Piece>): void =>
 
 /** What the interface does to the open piece. */
 export const bench = {
-  load(piece: Piece): void {
+  load(history: History<Piece>): void {
     useBench.setState({
-      history: startHistory(piece),
+      history,
       alone: null,
-      open: piece.layers[0]?.id ?? null,
+      open: history.present.layers[0]?.id ?? null,
       selected: null,
       byHand: null,
       observer: null,

@@ -1,13 +1,14 @@
 import { Plus } from 'lucide-react';
 import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import { definitionOf, layerKinds, type LayerKind } from '../../../core/layers/registry';
+import { Boundary } from '../../parts/Boundary';
 import { Button } from '../../parts/Button';
 import { CardsHead } from '../../parts/CardsHead';
 import { Reorder } from '../../parts/Reorder';
 import { bench, usePiece } from '../../state/bench';
 import { LayerCard } from './LayerCard';
 import { MapBand } from './map/MapBand';
-import { addLayer, moveLayer } from './layerEdits';
+import { addLayer, moveLayer, removeLayer } from './layerEdits';
 import menu from '../../parts/Menu.module.css';
 import styles from './Build.module.css';
 
@@ -60,7 +61,17 @@ export function BuildCards() {
         onMove={(id, over) => bench.update((now) => moveLayer(now, id, over))}
       >
         {piece.layers.map((layer, index) => (
-          <LayerCard key={layer.id} piece={piece} layer={layer} index={index} />
+          <Boundary
+            key={layer.id}
+            what={`The card of ${layer.name}`}
+            of={piece}
+            escape={{
+              label: 'Delete the layer',
+              act: () => bench.update((now) => removeLayer(now, layer.id)),
+            }}
+          >
+            <LayerCard piece={piece} layer={layer} index={index} />
+          </Boundary>
         ))}
       </Reorder>
       {piece.layers.length === 0 ? (

@@ -2,7 +2,7 @@ import { Download, X } from 'lucide-react';
 import { BandHead } from '../../parts/BandHead';
 import { Button } from '../../parts/Button';
 import { Progress } from '../../parts/Progress';
-import { saveBlob } from '../../shell/files';
+import { saveBlob } from '../../shell/save';
 import { cancelJob, forgetJob, useJobs, type Job } from './jobs';
 import styles from './Export.module.css';
 

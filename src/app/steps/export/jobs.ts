@@ -4,7 +4,7 @@ import type { Piece } from '../../../core/piece/schema';
 import { codecOf, startExport, type ExportProgress, type RunningExport } from '../../../export/client';
 import { pieceFileName } from '../../../formats/pieceFile';
 import { newId } from '../../state/edit';
-import { saveBlob } from '../../shell/files';
+import { saveBlob } from '../../shell/save';
 
 export interface Job {
   id: string;

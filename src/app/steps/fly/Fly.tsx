@@ -6,6 +6,7 @@ import { depthLimitsMm, fieldOfViewDeg, hyperfocalMm, shutterSeconds } from '../
 import type { Piece } from '../../../core/piece/schema';
 import { evaluateAnimated } from '../../../core/time/animated';
 import { rateHz } from '../../../core/time/lap';
+import { Boundary } from '../../parts/Boundary';
 import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
 import { CardsHead } from '../../parts/CardsHead';
@@ -85,21 +86,8 @@ function summary(piece: Piece, phase: number, group: FlyGroup): string {
 /** Where the camera goes, how it looks, what its lens does. */
 export function FlyCards() {
   const piece = usePiece();
-  const open = useBench((state) => state.open);
-  const phase = useBench((state) => state.status?.phase ?? 0);
   const flying = useBench((state) => state.byHand !== null);
   const observing = useBench((state) => state.observer !== null);
-  const steps = flightSteps(piece.flight);
-  const shown = FLY_GROUPS.find((group) => group === open) ?? null;
-  const route = routeOf(piece.flight.route.kind);
-  const kinOf = (group: FlyGroup) =>
-    group === 'Route'
-      ? {
-          schema: route.schema,
-          path: ['flight', 'route'],
-          steps: route.closingSteps(piece.flight.route, piece),
-        }
-      : { schema: FlightSchema, path: ['flight'], steps, group };
   return (
     <>
       <CardsHead title="Flight">
@@ -113,33 +101,54 @@ export function FlyCards() {
         </span>
       </CardsHead>
       {FLY_GROUPS.map((group) => (
-        <Card
-          key={group}
-          title={group}
-          summary={summary(piece, phase, group)}
-          drawing={<FlyDrawing group={group} piece={piece} />}
-          open={shown === group}
-          kin={kinOf(group)}
-          onToggle={() => bench.patch({ open: shown === group ? null : group })}
-        >
-          {group === 'Route' ? <RouteRows /> : null}
-          {group === 'Handheld' ? (
-            <HandRows />
-          ) : group === 'Lens' ? (
-            <LensRows />
-          ) : (
-            <Inspector
-              schema={FlightSchema}
-              path={['flight']}
-              groups={[group]}
-              closingSteps={steps}
-              without={route.timed ? TIMED : []}
-            />
-          )}
-          {group === 'Focus' ? <FocusNote piece={piece} phase={phase} /> : null}
-        </Card>
+        <Boundary key={group} what={`The card ${group}`} of={piece}>
+          <FlyCard group={group} />
+        </Boundary>
       ))}
     </>
+  );
+}
+
+function FlyCard({ group }: { group: FlyGroup }) {
+  const piece = usePiece();
+  const open = useBench((state) => state.open);
+  const phase = useBench((state) => state.status?.phase ?? 0);
+  const steps = flightSteps(piece.flight);
+  const route = routeOf(piece.flight.route.kind);
+  const shown = open === group;
+  return (
+    <Card
+      title={group}
+      summary={summary(piece, phase, group)}
+      drawing={<FlyDrawing group={group} piece={piece} />}
+      open={shown}
+      kin={
+        group === 'Route'
+          ? {
+              schema: route.schema,
+              path: ['flight', 'route'],
+              steps: route.closingSteps(piece.flight.route, piece),
+            }
+          : { schema: FlightSchema, path: ['flight'], steps, group }
+      }
+      onToggle={() => bench.patch({ open: shown ? null : group })}
+    >
+      {group === 'Route' ? <RouteRows /> : null}
+      {group === 'Handheld' ? (
+        <HandRows />
+      ) : group === 'Lens' ? (
+        <LensRows />
+      ) : (
+        <Inspector
+          schema={FlightSchema}
+          path={['flight']}
+          groups={[group]}
+          closingSteps={steps}
+          without={route.timed ? TIMED : []}
+        />
+      )}
+      {group === 'Focus' ? <FocusNote piece={piece} phase={phase} /> : null}
+    </Card>
   );
 }
 

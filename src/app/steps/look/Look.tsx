@@ -1,7 +1,9 @@
 import { Plus, Trash2 } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { GlowSchema, LookSchema } from '../../../core/look/schema';
 import { evaluateAnimated } from '../../../core/time/animated';
 import type { Piece } from '../../../core/piece/schema';
+import { Boundary } from '../../parts/Boundary';
 import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
 import { Inspector } from '../../parts/Inspector';
@@ -44,11 +46,21 @@ function summary(piece: Piece, phase: number, group: LookGroup): string {
 /** Air, glow, tone and texture. */
 export function LookCards() {
   const piece = usePiece();
+  const bounded = (name: string, card: ReactNode) => (
+    <Boundary key={name} what={`The card ${name}`} of={piece}>
+      {card}
+    </Boundary>
+  );
+  const card = (group: LookGroup) => bounded(group, <LookCard group={group} />);
+  return [card('Background'), card('Light'), card('Air'), bounded('Glow', <GlowCard />), card('Tone'), card('Texture')];
+}
+
+function LookCard({ group }: { group: LookGroup }) {
+  const piece = usePiece();
   const open = useBench((state) => state.open);
   const phase = useBench((state) => state.status?.phase ?? 0);
-  const card = (group: LookGroup) => (
+  return (
     <Card
-      key={group}
       title={group}
       summary={summary(piece, phase, group)}
       drawing={<LookDrawing name={group} look={piece.look} />}
@@ -59,7 +71,6 @@ export function LookCards() {
       <Inspector schema={LookSchema} path={['look']} groups={[group]} />
     </Card>
   );
-  return [card('Background'), card('Light'), card('Air'), <GlowCard key="glow" />, card('Tone'), card('Texture')];
 }
 
 function GlowCard() {

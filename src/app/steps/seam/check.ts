@@ -3,7 +3,7 @@ import type { Piece } from '../../../core/piece/schema';
 import type { StateReport } from '../../../core/seam/stateReport';
 import { proxy } from '../../../engine/client';
 import type { PictureReport } from '../../../engine/protocol';
-import { bench } from '../../state/bench';
+import { say } from '../../state/notices';
 import { player } from '../../state/player';
 
 interface SeamState {
@@ -38,7 +38,7 @@ export async function checkPictures(piece: Piece): Promise<void> {
     useSeam.setState({ pictures: { report, of: piece } });
   } catch (error) {
     const words = error instanceof Error ? error.message : String(error);
-    if (words !== 'cancelled') bench.patch({ notice: `The frames could not be compared: ${words}` });
+    if (words !== 'cancelled') say(`The frames could not be compared: ${words}`);
   } finally {
     useSeam.setState({ progress: null });
   }
