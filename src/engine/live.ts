@@ -1,5 +1,6 @@
 import type { Piece } from '../core/piece/schema';
 import { framePhase, lapSeconds, rateHz, wrapPhase } from '../core/time/lap';
+import { troubleWords } from '../core/trouble';
 import type { LiveListener, LiveView } from './protocol';
 import { Renderer, type FrameRequest } from './renderer';
 
@@ -86,7 +87,8 @@ export class LivePicture {
         } else if (await this.refine()) break;
       }
     } catch (error) {
-      this.listener.trouble({ code: 'drawing-failed', detail: error instanceof Error ? error.message : String(error) });
+      // what fails while its context is being taken away is told as that
+      if (!this.renderer.lost) this.listener.trouble({ code: 'drawing-failed', detail: troubleWords(error) });
     } finally {
       this.running = false;
     }

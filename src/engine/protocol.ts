@@ -39,7 +39,8 @@ export interface LiveStatus {
 }
 
 export type EngineTrouble = {
-  code: 'no-webgl2' | 'no-float-targets' | 'context-lost' | 'drawing-failed';
+  code:
+    'no-webgl2' | 'no-float-targets' | 'context-lost' | 'context-gone' | 'drawing-failed' | 'stopped' | 'not-started';
   detail: string;
 };
 
@@ -91,5 +92,8 @@ export interface EngineApi {
   probe(source: string, body: string, count: number): Promise<Float32Array>;
   /** how often rest elements were made anew in this worker; for benches */
   builds(): number;
-  loseContext(): void;
+  /** for tests: what a driver reset does, and after how long it gives the context back */
+  loseContext(which: 'live' | 'own', backAfterMs: number | null): void;
+  /** for tests: the context of stills is lost in the middle of the n-th picture from now */
+  loseContextIn(frames: number): void;
 }

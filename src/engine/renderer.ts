@@ -22,6 +22,7 @@ import { LEVELS, Targets } from './targets';
 import { within } from '../core/layers/definition';
 import { frameAt } from '../core/time/lap';
 import { visibleParts } from './visible';
+import { Trouble } from '../core/trouble';
 
 export interface FrameRequest {
   /** position in the lap; any real */
@@ -80,6 +81,8 @@ export class Renderer {
   private targets: Targets | null = null;
   private piece: Piece | null = null;
   private readonly objects = new Map<string, LayerObjects>();
+  private wasLost = false;
+  private losing = false;
 
   private readonly view: Record<string, THREE.IUniform> = {
     uPicture: { value: new THREE.Vector2() },
@@ -143,9 +146,11 @@ export class Renderer {
       powerPreference: 'high-performance',
       preserveDrawingBuffer: true,
     });
-    if (!context) throw new Error('no-webgl2: this browser offers no WebGL2');
+    if (!context) throw new Trouble('no-webgl2', 'this browser offers no WebGL2');
+    if (context.isContextLost()) throw new Trouble('context-lost', 'the graphics driver has taken its context away');
     if (!context.getExtension('EXT_color_buffer_float') || !context.getExtension('OES_texture_float_linear'))
-      throw new Error('no-float-targets: this graphics driver cannot draw into floating-point pictures');
+      throw new Trouble('no-float-targets', 'this graphics driver cannot draw into floating-point pictures');
+    canvas.addEventListener('webglcontextlost', this.noteLoss);
     context.getExtension('EXT_float_blend');
     this.three = new THREE.WebGLRenderer({ canvas, context });
     this.three.autoClear = false;
@@ -153,8 +158,38 @@ export class Renderer {
     this.three.info.autoReset = false;
   }
 
+  /** Whether the context was ever taken away since: a renderer does not outlive that, even when the context comes back. */
   get lost(): boolean {
-    return this.three.getContext().isContextLost();
+    return this.wasLost || this.three.getContext().isContextLost();
+  }
+
+  private readonly noteLoss = (): void => {
+    this.wasLost = true;
+  };
+
+  /** For tests: the context is lost in the middle of the next frame. */
+  loseSoon(): void {
+    this.losing = true;
+  }
+
+  /** The canvas as encoded sRGB bytes, bottom row first. */
+  private readRows(width: number, height: number): Uint8Array {
+    const rows = new Uint8Array(width * height * 4);
+    const gl = this.three.getContext() as WebGL2RenderingContext;
+    this.three.setRenderTarget(null);
+    gl.readPixels(0, 0, width, height, gl.RGBA, gl.UNSIGNED_BYTE, rows);
+    // the canvas is opaque: bytes that were not written are those of a context that is not there
+    if (rows[3] === 0 || rows[rows.length - 1] === 0) this.wasLost = true;
+    return rows;
+  }
+
+  /** The canvas as encoded sRGB bytes, top row first. */
+  readBytes(width: number, height: number): Uint8Array {
+    const rows = this.readRows(width, height);
+    const out = new Uint8Array(rows.length);
+    for (let y = 0; y < height; y++)
+      out.set(rows.subarray(y * width * 4, (y + 1) * width * 4), (height - 1 - y) * width * 4);
+    return out;
   }
 
   setPiece(piece: Piece): void {
@@ -193,6 +228,10 @@ export class Renderer {
     );
     for (let index = 0; index < passes.length; index++) {
       this.drawPass(piece, shot, passes[index], index, passes.length, layers, solid, used, targets);
+      if (this.losing) {
+        this.losing = false;
+        this.three.getContext().getExtension('WEBGL_lose_context')?.loseContext();
+      }
       yield (index + 1) / passes.length;
     }
     this.compose(piece, request, targets, solid, used, null);
@@ -222,11 +261,7 @@ export class Renderer {
   readPicture(request: FrameRequest): Float32Array {
     this.draw(request);
     const { width, height } = request;
-    const bytes = new Uint8Array(width * height * 4);
-    const gl = this.three.getContext() as WebGL2RenderingContext;
-    this.three.setRenderTarget(null);
-    gl.readPixels(0, 0, width, height, gl.RGBA, gl.UNSIGNED_BYTE, bytes);
-    return Float32Array.from(bytes, (v) => v / 255);
+    return Float32Array.from(this.readRows(width, height), (v) => v / 255);
   }
 
   /** Linear light of the frame before glow and finish, for tests and measurements. */
@@ -453,6 +488,7 @@ export class Renderer {
   }
 
   dispose(): void {
+    this.canvas.removeEventListener('webglcontextlost', this.noteLoss);
     for (const objects of this.objects.values()) objects.dispose();
     this.objects.clear();
     this.targets?.dispose();

@@ -7,16 +7,25 @@ import { probe } from './gl/probe';
 import type { EngineApi, EngineTrouble, LiveListener, LiveView, StillRequest } from './protocol';
 import { Renderer, type FrameRequest } from './renderer';
 import { measureSeam } from './seam/measure';
+import { sayStarted } from './work/alive';
+import { Trouble, troubleCode, troubleWords } from '../core/trouble';
 import { flightClearance, type Clearance } from '../core/flight/clearance';
 import { flightComfort, type Comfort } from '../core/flight/comfort';
 import type { Piece } from '../core/piece/schema';
 
-const CODES = ['no-webgl2', 'no-float-targets'] as const;
+const CODES = ['no-webgl2', 'no-float-targets', 'context-lost'] as const;
 
-function troubleOf(error: unknown): EngineTrouble {
-  const detail = error instanceof Error ? error.message : String(error);
-  return { code: CODES.find((code) => detail.startsWith(code)) ?? 'drawing-failed', detail };
-}
+const troubleOf = (error: unknown): EngineTrouble => ({
+  code: CODES.find((code) => troubleCode(error) === code) ?? 'drawing-failed',
+  detail: troubleWords(error),
+});
+
+/** Rests before a picture whose context was lost is drawn again by a renderer made anew, in milliseconds. */
+const AGAIN_MS = [0, 150, 400, 1000, 2000];
+/** How long a live picture may be without its context before that is called gone, in milliseconds. */
+const BACK_MS = 5000;
+
+const rest = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 const stillFrame = ({ piece, frameIndex, width, height, passes, texture = true }: StillRequest): FrameRequest => ({
   phase: framePhase(frameIndex, piece.lap.frames),
@@ -38,9 +47,15 @@ class EngineWorker implements EngineApi {
   private lastPiece: Piece | null = null;
   private lastView: LiveView | null = null;
   private lastPhase = 0;
+  /** whether there ever was a renderer: if not, waiting for one is of no use */
+  private hasDrawn = false;
+  /** for tests: frames until the context is lost in the middle of one */
+  private lossIn = 0;
 
   attach(canvas: OffscreenCanvas, listener: LiveListener): void {
+    let gone: ReturnType<typeof setTimeout> | undefined;
     const start = (): void => {
+      clearTimeout(gone);
       try {
         this.liveRenderer = new Renderer(canvas);
         this.live = new LivePicture(this.liveRenderer, listener);
@@ -54,9 +69,16 @@ class EngineWorker implements EngineApi {
     };
     canvas.addEventListener('webglcontextlost', (event) => {
       event.preventDefault();
-      this.lastPhase = this.live?.at ?? 0;
+      this.lastPhase = this.live?.at ?? this.lastPhase;
       this.live = null;
+      this.liveRenderer?.dispose();
+      this.liveRenderer = null;
       listener.trouble({ code: 'context-lost', detail: 'the graphics driver took its context away' });
+      clearTimeout(gone);
+      gone = setTimeout(
+        () => listener.trouble({ code: 'context-gone', detail: 'the graphics driver has not given its context back' }),
+        BACK_MS,
+      );
     });
     // everything on the GPU is gone: build the renderer anew from the piece
     canvas.addEventListener('webglcontextrestored', start);
@@ -77,20 +99,18 @@ class EngineWorker implements EngineApi {
     this.live?.seek(phase);
   }
 
-  async still(request: StillRequest): Promise<Blob> {
-    this.drawStill(request);
-    return this.renderer().canvas.convertToBlob({ type: 'image/png' });
+  still(request: StillRequest): Promise<Blob> {
+    return this.drawn((renderer) => {
+      this.drawStill(renderer, request);
+      return renderer.canvas.convertToBlob({ type: 'image/png' });
+    });
   }
 
   async pixels(request: StillRequest): Promise<Uint8Array> {
-    this.drawStill(request);
-    const { width, height } = request;
-    const rows = new Uint8Array(width * height * 4);
-    const gl = this.renderer().three.getContext() as WebGL2RenderingContext;
-    gl.readPixels(0, 0, width, height, gl.RGBA, gl.UNSIGNED_BYTE, rows);
-    const out = new Uint8Array(rows.length);
-    for (let y = 0; y < height; y++)
-      out.set(rows.subarray(y * width * 4, (y + 1) * width * 4), (height - 1 - y) * width * 4);
+    const out = await this.drawn((renderer) => {
+      this.drawStill(renderer, request);
+      return Promise.resolve(renderer.readBytes(request.width, request.height));
+    });
     return Comlink.transfer(out, [out.buffer]);
   }
 
@@ -98,12 +118,17 @@ class EngineWorker implements EngineApi {
     ...[request, progress]: Parameters<EngineApi['seamPictures']>
   ): ReturnType<EngineApi['seamPictures']> {
     this.cancelled = false;
-    const report = await measureSeam(this.renderer(), request, async (share) => {
+    const picture = (frame: FrameRequest): Promise<Float32Array> =>
+      this.drawn((renderer) => {
+        renderer.setPiece(request.piece);
+        return Promise.resolve(renderer.readPicture(frame));
+      });
+    const report = await measureSeam(picture, request, async (share) => {
       progress(share);
       await new Promise((resolve) => setTimeout(resolve));
       return !this.cancelled;
     });
-    if (!report) throw new Error('cancelled');
+    if (!report) throw new Trouble('cancelled', 'cancelled');
     return report;
   }
 
@@ -123,51 +148,103 @@ class EngineWorker implements EngineApi {
     return flightClearance(piece);
   }
 
-  async elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array> {
-    const renderer = this.renderer();
-    renderer.setPiece(piece);
-    return renderer.readElements(layerId, phase);
+  elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array> {
+    return this.drawn((renderer) => {
+      renderer.setPiece(piece);
+      return Promise.resolve(renderer.readElements(layerId, phase));
+    });
   }
 
-  async probe(source: string, body: string, count: number): Promise<Float32Array> {
-    return probe(this.renderer().three, source, body, count);
+  probe(source: string, body: string, count: number): Promise<Float32Array> {
+    return this.drawn((renderer) => Promise.resolve(probe(renderer.three, source, body, count)));
   }
 
   builds(): number {
     return LayerObjects.builds;
   }
 
-  loseContext(): void {
-    const extension = this.liveRenderer?.three.getContext().getExtension('WEBGL_lose_context');
+  loseContext(which: 'live' | 'own', backAfterMs: number | null): void {
+    const renderer = which === 'live' ? this.liveRenderer : this.own;
+    const extension = renderer?.three.getContext().getExtension('WEBGL_lose_context');
     extension?.loseContext();
-    setTimeout(() => extension?.restoreContext(), 600);
+    if (backAfterMs !== null) setTimeout(() => extension?.restoreContext(), backAfterMs);
   }
 
-  async light(request: StillRequest): Promise<Float32Array> {
-    this.renderer().setPiece(request.piece);
-    return this.renderer().readLight(stillFrame(request));
+  loseContextIn(frames: number): void {
+    this.lossIn = frames;
+  }
+
+  light(request: StillRequest): Promise<Float32Array> {
+    return this.drawn((renderer) => {
+      renderer.setPiece(request.piece);
+      return Promise.resolve(renderer.readLight(stillFrame(request)));
+    });
   }
 
   async pace(request: StillRequest, frames: number): Promise<number> {
-    this.drawStill(request);
-    this.renderer().finishGpu();
+    const renderer = await this.renderer();
+    this.drawStill(renderer, request);
+    renderer.finishGpu();
     const started = performance.now();
     for (let i = 1; i <= frames; i++) {
-      this.drawStill({ ...request, frameIndex: request.frameIndex + i });
-      this.renderer().finishGpu();
+      this.drawStill(renderer, { ...request, frameIndex: request.frameIndex + i });
+      renderer.finishGpu();
     }
     return (performance.now() - started) / frames;
   }
 
-  private drawStill(request: StillRequest): void {
-    this.renderer().setPiece(request.piece);
-    this.renderer().draw(stillFrame(request));
+  private drawStill(renderer: Renderer, request: StillRequest): void {
+    renderer.setPiece(request.piece);
+    renderer.draw(stillFrame(request));
   }
 
-  private renderer(): Renderer {
-    this.own ??= new Renderer(new OffscreenCanvas(16, 16));
+  /**
+   * Draws something and reads it back. What was drawn while its context was lost, or may have been, is drawn again by a
+   * renderer made anew: nothing black is ever handed on for a picture.
+   * @throws Trouble `context-lost` when that has failed too often
+   */
+  private async drawn<T>(draw: (renderer: Renderer) => Promise<T>): Promise<T> {
+    for (const ms of AGAIN_MS) {
+      await rest(ms);
+      const renderer = await this.renderer();
+      if (this.lossIn > 0 && --this.lossIn === 0) renderer.loseSoon();
+      try {
+        const result = await draw(renderer);
+        // the news of a loss comes as an event
+        await rest(0);
+        if (!renderer.lost) return result;
+      } catch (error) {
+        await rest(0);
+        if (!renderer.lost) throw error;
+      }
+      if (this.own === renderer) this.own = null;
+      renderer.dispose();
+    }
+    throw new Trouble(
+      'context-lost',
+      'the graphics driver took its context away again and again. Close other programs that draw much, then try again.',
+    );
+  }
+
+  /** The renderer of stills and measurements; a driver that is being restarted is waited for. */
+  private async renderer(): Promise<Renderer> {
+    if (this.own?.lost) {
+      this.own.dispose();
+      this.own = null;
+    }
+    for (const [i, ms] of AGAIN_MS.entries()) {
+      if (this.own) return this.own;
+      await rest(ms);
+      try {
+        this.own = new Renderer(new OffscreenCanvas(16, 16));
+      } catch (error) {
+        if (i === AGAIN_MS.length - 1 || !this.hasDrawn) throw error;
+      }
+    }
+    if (!this.own) throw new Trouble('no-webgl2', 'this browser offers no WebGL2');
+    this.hasDrawn = true;
     return this.own;
   }
 }
 
-Comlink.expose(new EngineWorker());
+sayStarted(() => Comlink.expose(new EngineWorker()));

@@ -1,14 +1,18 @@
 import * as Comlink from 'comlink';
 import type { Delivery } from '../core/piece/delivery';
 import type { Piece } from '../core/piece/schema';
+import { guarded, workerName } from '../engine/work/guard';
 import type { ExportApi, ExportProgress, ExportResult } from './worker';
+import workerUrl from './worker.ts?worker&url';
 
 export { codecOf } from './codecs/registry';
+export { workerUrl as exportUrl };
 export type { ExportProgress, ExportResult } from './worker';
 
 export interface RunningExport {
-  /** rejects with words when drawing or encoding failed */
+  /** rejects with words when drawing or encoding failed, or a worker did not start or has stopped */
   result: Promise<ExportResult>;
+  /** ends it at once */
   cancel(): void;
 }
 
@@ -18,13 +22,19 @@ export function startExport(
   delivery: Delivery,
   progress: (progress: ExportProgress) => void,
 ): RunningExport {
-  const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'export' });
-  const api = Comlink.wrap<ExportApi>(worker);
-  const crashed = new Promise<never>((_, fail) => {
-    worker.onerror = (event) => fail(new Error(event.message || 'the export worker stopped'));
-  });
-  const result = Promise.race([api.run(piece, delivery, Comlink.proxy(progress)), crashed]).finally(() =>
-    worker.terminate(),
+  const worker = guarded<ExportApi>(
+    'The export worker',
+    workerName('export'),
+    (name) => new Worker(workerUrl, { type: 'module', name }),
   );
-  return { result, cancel: () => void api.cancel() };
+  let done = 0;
+  const tell = (now: ExportProgress): void => {
+    ({ done } = now);
+    progress(now);
+  };
+  let stop: (result: ExportResult) => void = () => undefined;
+  const stopped = new Promise<ExportResult>((resolve) => (stop = resolve));
+  // its own workers, the engine and the encoder, end with it
+  const result = Promise.race([worker.api.run(piece, delivery, Comlink.proxy(tell)), stopped]).finally(worker.close);
+  return { result, cancel: () => stop({ state: 'cancelled', done }) };
 }

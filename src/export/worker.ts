@@ -2,9 +2,11 @@ import * as Comlink from 'comlink';
 import { deliveryFrames, type Delivery } from '../core/piece/delivery';
 import type { Piece } from '../core/piece/schema';
 import { startEngine } from '../engine/client';
+import { sayStarted } from '../engine/work/alive';
 import type { SinkSettings, Verified } from './codecs/codec';
 import { codecOf } from './codecs/registry';
 import { remainingSeconds } from './estimate';
+import { traceOf, type FrameTrace } from './trace';
 
 export interface ExportProgress {
   done: number;
@@ -23,14 +25,7 @@ export type ExportResult =
  * the frame before.
  */
 class ExportWorker {
-  private cancelled = false;
-
-  cancel(): void {
-    this.cancelled = true;
-  }
-
   async run(piece: Piece, delivery: Delivery, progress: (progress: ExportProgress) => void): Promise<ExportResult> {
-    this.cancelled = false;
     const { first, count } = deliveryFrames(delivery, piece.lap.frames);
     const { width, height } = delivery;
     const settings: SinkSettings = { width, height, rate: piece.lap.rate, count, first, dataRate: delivery.rate };
@@ -44,15 +39,13 @@ class ExportWorker {
     const sink = await codec.open(settings);
     try {
       const times: number[] = [];
+      const traces: FrameTrace[] = [];
       let last = performance.now();
       let next = frame(0);
       for (let i = 0; i < count; i++) {
         const pixels = await next;
-        if (this.cancelled) {
-          await sink.abandon();
-          return { state: 'cancelled', done: i };
-        }
         if (i + 1 < count) next = frame(i + 1);
+        traces.push(traceOf(pixels, width, height));
         await sink.add(pixels);
         const now = performance.now();
         times.push(now - last);
@@ -60,7 +53,7 @@ class ExportWorker {
         progress({ done: i + 1, of: count, left: remainingSeconds(times, count - i - 1) });
       }
       const bytes = await sink.finish();
-      const verified = await codec.verify(bytes, settings);
+      const verified = await codec.verify(bytes, settings, traces);
       const result: ExportResult = { state: 'done', bytes, verified, seconds: (performance.now() - started) / 1000 };
       return Comlink.transfer(result, [bytes.buffer]);
     } catch (error) {
@@ -73,4 +66,4 @@ class ExportWorker {
 }
 
 export type ExportApi = ExportWorker;
-Comlink.expose(new ExportWorker());
+sayStarted(() => Comlink.expose(new ExportWorker()));

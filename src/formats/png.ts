@@ -1,4 +1,4 @@
-import { zlibSync } from 'fflate';
+import { unzlibSync, zlibSync } from 'fflate';
 
 // PNG, second edition: W3C / ISO 15948:2003. Written by us so that the same pixels are the same bytes everywhere.
 const SIGNATURE = [137, 80, 78, 71, 13, 10, 26, 10];
@@ -69,4 +69,48 @@ export function writePng(rgba: Uint8Array, width: number, height: number): Uint8
     at += part.length;
   }
   return out;
+}
+
+/** The bytes of a PNG's chunks of one type. @throws RangeError when a chunk is damaged */
+function chunksOf(bytes: Uint8Array): { type: string; data: Uint8Array }[] {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const chunks: { type: string; data: Uint8Array }[] = [];
+  for (let at = SIGNATURE.length; at + 12 <= bytes.length;) {
+    const length = view.getUint32(at);
+    const end = at + 8 + length;
+    if (end + 4 > bytes.length) throw new RangeError('the picture ends in the middle');
+    if (crc32(bytes.subarray(at + 4, end)) !== view.getUint32(end)) throw new RangeError('the picture is damaged');
+    chunks.push({ type: String.fromCharCode(...bytes.subarray(at + 4, at + 8)), data: bytes.subarray(at + 8, end) });
+    at = end + 4;
+  }
+  return chunks;
+}
+
+/**
+ * Reads a PNG as {@link writePng} writes it: 8-bit RGB, not interlaced, rows as they are or less the row above.
+ * @returns RGB bytes, top row first
+ * @throws RangeError in words when it is damaged or of another kind
+ */
+export function readPng(bytes: Uint8Array): { width: number; height: number; rgb: Uint8Array } {
+  if (SIGNATURE.some((value, i) => bytes[i] !== value)) throw new RangeError('this is no PNG');
+  const chunks = chunksOf(bytes);
+  const header = chunks.find(({ type }) => type === 'IHDR')?.data;
+  const packed = chunks.filter(({ type }) => type === 'IDAT');
+  if (!header || packed.length !== 1 || chunks.at(-1)?.type !== 'IEND')
+    throw new RangeError('the picture is not whole');
+  const view = new DataView(header.buffer, header.byteOffset, header.byteLength);
+  const [width, height] = [view.getUint32(0), view.getUint32(4)];
+  if (header[8] !== 8 || header[9] !== 2 || header[12] !== 0) throw new RangeError('the picture is of another kind');
+  const rows = unzlibSync(packed[0].data);
+  const stride = width * 3;
+  if (rows.length !== (stride + 1) * height) throw new RangeError('the picture is not whole');
+  const rgb = new Uint8Array(stride * height);
+  for (let y = 0; y < height; y++) {
+    const from = y * (stride + 1);
+    const filter = rows[from];
+    if (filter !== 0 && filter !== FILTER_UP) throw new RangeError('the picture is of another kind');
+    for (let x = 0; x < stride; x++)
+      rgb[y * stride + x] = rows[from + 1 + x] + (filter === FILTER_UP && y > 0 ? rgb[(y - 1) * stride + x] : 0);
+  }
+  return { width, height, rgb };
 }

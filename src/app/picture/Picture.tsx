@@ -20,12 +20,24 @@ const TROUBLE: Record<string, { what: string; help: string }> = {
     what: 'This graphics driver cannot draw into floating-point pictures.',
     help: 'A newer driver or another browser can. Everything else works: your pieces are safe and can be saved.',
   },
+  'context-gone': {
+    what: 'The graphics driver took the picture away and has not given it back.',
+    help: 'Close other programs that draw much, then try again; the piece is kept.',
+  },
+  'not-started': {
+    what: 'The picture could not be started.',
+    help: 'Try again, or reload the page; the piece is kept.',
+  },
+  stopped: { what: 'What draws the picture has stopped.', help: 'Try again; the piece is kept.' },
   'context-lost': { what: 'The graphics driver took the picture away.', help: 'It comes back by itself in a moment.' },
   'drawing-failed': {
     what: 'The picture could not be drawn.',
     help: 'Undo the last change, or reload the page: the piece is saved.',
   },
 };
+
+/** What another try may mend. */
+const AGAIN = new Set(['context-gone', 'not-started', 'stopped', 'drawing-failed']);
 
 const LONG_MS = 12_000;
 
@@ -50,6 +62,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
   const room = useRef<HTMLDivElement>(null);
   const holder = useRef<HTMLDivElement>(null);
   const available = useSize(room);
+  const [attempt, setAttempt] = useState(0);
   const { playing, speed, acrossSeam, working, alone, trouble } = useBench(
     useShallow(({ playing, speed, acrossSeam, working, alone, trouble }) => ({
       playing,
@@ -74,10 +87,9 @@ export function Picture({ startPhase }: { startPhase: number }) {
   useEffect(() => {
     const canvas = document.createElement('canvas');
     holder.current?.replaceChildren(canvas);
-    return player.attach(canvas, startPhase);
-    // the canvas belongs to one engine for the life of this bench
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+    return player.attach(canvas, useBench.getState().status?.phase ?? startPhase);
+    // a canvas belongs to one engine for its life: another try takes another
+  }, [attempt, startPhase]);
 
   const { width, height } = size;
   useEffect(() => {
@@ -92,8 +104,10 @@ export function Picture({ startPhase }: { startPhase: number }) {
       working,
       alone,
     });
-  }, [width, height, playing, speed, acrossSeam, working, alone]);
+    // and again for another engine
+  }, [attempt, width, height, playing, speed, acrossSeam, working, alone]);
 
+  const again = (): void => setAttempt((n) => n + 1);
   const words = trouble ? TROUBLE[trouble.code] : null;
   const waiting = useWaiting();
   return (
@@ -116,6 +130,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
             <b>{words.what}</b>
             <span>{words.help}</span>
             <small>{trouble?.detail}</small>
+            {trouble && AGAIN.has(trouble.code) ? <Button onPress={again}>Try again</Button> : null}
           </div>
         ) : null}
         <TimeTrack width={width + 2 * BORDER} height={height + 2 * BORDER} border={BORDER} />

@@ -1,16 +1,19 @@
 import { useEffect, useState } from 'react';
 import { I18nProvider } from 'react-aria-components';
 import { Boundary } from '../parts/Boundary';
+import { useAnnouncement } from '../state/announce';
 import { bench, useBench } from '../state/bench';
 import { claimPiece } from '../state/claim';
 import { say } from '../state/notices';
 import { leaveStored, openStored, startKeeping } from '../state/session';
 import { storeTrouble } from '../../store/room';
+import { warm } from '../state/warm';
 import { Bench } from './Bench';
 import { FileDrop } from './FileDrop';
 import { Loops } from './Loops';
 import { Notices } from './Notices';
 import { pieceIdOf, showLoops } from './route';
+import styles from './App.module.css';
 
 type Place = { at: 'loops' } | { at: 'opening' } | { at: 'bench'; id: string; phase: number };
 
@@ -43,6 +46,7 @@ export function App() {
       });
     };
     const stopKeeping = startKeeping();
+    warm();
     follow();
     addEventListener('hashchange', follow);
     return () => {
@@ -50,6 +54,7 @@ export function App() {
       stopKeeping();
     };
   }, []);
+  const announcement = useAnnouncement((state) => state.words);
   const ready = useBench((state) => state.history !== null);
   return (
     <I18nProvider locale="en-US">
@@ -66,6 +71,9 @@ export function App() {
         ) : null}
       </FileDrop>
       <Notices />
+      <p role="status" className={styles.unseen}>
+        {announcement}
+      </p>
     </I18nProvider>
   );
 }

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Boundary } from '../parts/Boundary';
 import { Picture } from '../picture/Picture';
 import { Transport } from '../picture/Transport';
@@ -35,13 +35,16 @@ export function Bench({ startPhase }: { startPhase: number }) {
   const piece = useBench((state) => state.history?.present);
   const [sheet, setSheet] = useState<'keys' | 'find' | null>(null);
   const [folded, setFolded] = useState(false);
+  const main = useRef<HTMLElement>(null);
+  // what was pressed to come here is gone
+  useEffect(() => main.current?.focus({ preventScroll: true }), []);
   useEffect(() => listenToKeys({ showKeys: () => setSheet('keys'), find: () => setSheet('find') }), []);
   const StepCards = CARDS[step];
   const StepBand = BANDS[step];
   return (
     <div className={styles.bench}>
       <TopStrip onKeys={() => setSheet('keys')} />
-      <main className={`${styles.main} ${folded ? styles.folded : ''}`}>
+      <main ref={main} tabIndex={-1} className={`${styles.main} ${folded ? styles.folded : ''}`}>
         <section className={styles.left}>
           <Boundary what="The picture" of={piece}>
             <Picture startPhase={startPhase} />

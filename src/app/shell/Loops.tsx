@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { FolderOpen, Plus, Search, Trash2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Button as AriaButton, Input, SearchField } from 'react-aria-components';
 import type { Piece } from '../../core/piece/schema';
 import { lapSeconds, rateHz } from '../../core/time/lap';
@@ -42,6 +42,8 @@ function shownOf(record: StoredPiece): Shown {
 /** The first screen: the user's pieces, and recipes to start from. */
 export function Loops() {
   const [wanted, setWanted] = useState('');
+  const main = useRef<HTMLElement>(null);
+  useEffect(() => main.current?.focus({ preventScroll: true }), []);
   const stored = useLiveQuery(() => database.pieces.orderBy('updatedAt').reverse().toArray());
   const fits = (name: string): boolean => name.toLowerCase().includes(wanted.trim().toLowerCase());
   const all = (stored ?? []).map(shownOf);
@@ -49,7 +51,7 @@ export function Loops() {
   const removed = all.filter(({ record }) => record.removedAt !== undefined);
   const shown = recipes.filter((piece) => fits(piece.name));
   return (
-    <main className={styles.loops}>
+    <main ref={main} tabIndex={-1} className={styles.loops}>
       <header className={styles.top}>
         <h1>
           <Mark size={24} /> Isomorph

@@ -1,13 +1,22 @@
 import type { Piece } from '../../core/piece/schema';
 import { framePhase } from '../../core/time/lap';
-import { proxy, startEngine, transfer, type EngineClient, type LiveListener } from '../../engine/client';
+import { troubleCode } from '../../core/trouble';
+import { Lane, proxy, startEngine, transfer, type EngineClient, type LiveListener } from '../../engine/client';
+import type { EngineTrouble } from '../../engine/protocol';
 import { seenPiece } from '../steps/fly/byhand/modes';
 import { bench, useBench } from './bench';
 
-/** The live picture and the engine that draws it, and a second engine for measurements, started when first needed. */
+/** Measurements of the open piece. Each has an engine of its own, so that none waits for another. */
+const MEASUREMENTS = ['state', 'comfort', 'clearance', 'brightness', 'pictures'] as const;
+export type Measurement = (typeof MEASUREMENTS)[number];
+
+/** For calls whose failure is told another way: the engine's end, or its own report of trouble. */
+const quietly = (call: Promise<unknown> | undefined): void => void call?.catch(() => undefined);
+
+/** The live picture and the engine that draws it, and engines for measurements, started when first needed. */
 class Player {
   private live: EngineClient | null = null;
-  private background: EngineClient | null = null;
+  private readonly lanes = new Map<Measurement, Lane>(MEASUREMENTS.map((of) => [of, new Lane(startEngine)]));
   private stopListening: (() => void) | null = null;
   /** frame last asked for while paused: the engine may not have drawn it yet when the next step comes */
   private wanted: number | null = null;
@@ -21,14 +30,19 @@ class Player {
       status: (status) => bench.patch({ status }),
       trouble: (trouble) => bench.patch({ trouble }),
     };
-    void engine.api.attach(transfer(offscreen, [offscreen]), proxy(listener));
-    void engine.api.seek(startPhase);
+    bench.patch({ trouble: null });
+    void engine.ended.then((trouble) => {
+      if (this.live === engine)
+        bench.patch({ trouble: { code: troubleCode(trouble) as EngineTrouble['code'], detail: trouble.message } });
+    });
+    quietly(engine.api.attach(transfer(offscreen, [offscreen]), proxy(listener)));
+    quietly(engine.api.seek(startPhase));
     const shown = (): Piece | undefined => {
       const { history, byHand, observer } = useBench.getState();
       return history ? seenPiece(history.present, byHand, observer) : undefined;
     };
     const first = shown();
-    if (first) void engine.api.setPiece(first);
+    if (first) quietly(engine.api.setPiece(first));
     this.stopListening = useBench.subscribe((state, before) => {
       if (state.playing && !before.playing) this.wanted = null;
       const same =
@@ -36,29 +50,29 @@ class Player {
         state.byHand === before.byHand &&
         state.observer === before.observer;
       const now = same ? undefined : shown();
-      if (now) void engine.api.setPiece(now);
+      if (now) quietly(engine.api.setPiece(now));
     });
     // for tests: what a driver reset does
-    const lose = (): void => void engine.api.loseContext();
-    addEventListener('isomorph:lose-context', lose);
+    const lose = ({ detail }: Event & { detail?: number | null }): void =>
+      quietly(engine.api.loseContext('live', detail === undefined ? 600 : detail));
+    addEventListener('isomorph:lose-context', lose as EventListener);
     return () => {
-      removeEventListener('isomorph:lose-context', lose);
+      removeEventListener('isomorph:lose-context', lose as EventListener);
       this.stopListening?.();
       engine.close();
       if (this.live === engine) this.live = null;
-      this.background?.close();
-      this.background = null;
+      for (const lane of this.lanes.values()) lane.close();
     };
   }
 
   setView(view: Parameters<EngineClient['api']['setView']>[0]): void {
-    void this.live?.api.setView(view);
+    quietly(this.live?.api.setView(view));
   }
 
   seek(phase: number): void {
     const frames = useBench.getState().history?.present.lap.frames ?? 1;
     this.wanted = Math.floor(phase * frames + 1e-6) % frames;
-    void this.live?.api.seek(phase);
+    quietly(this.live?.api.seek(phase));
   }
 
   /** Moves by whole frames and pauses. */
@@ -72,11 +86,28 @@ class Player {
     this.seek(framePhase(((frame % count) + count) % count, count));
   }
 
-  /** The engine for thumbnails, histograms and the seam; it never touches the live picture. */
-  measuring(): EngineClient['api'] {
-    this.background ??= startEngine();
-    return this.background.api;
+  /**
+   * Measures something in the background, on an engine that never touches the live picture; a newer measurement of the same
+   * kind takes its place.
+   * @throws Trouble `superseded` or `cancelled`, which call for nothing, or what went wrong
+   */
+  measure<T>(of: Measurement, work: (api: EngineClient['api']) => Promise<T>): Promise<T> {
+    return this.lane(of).run(work);
+  }
+
+  /** Ends a measurement at once. */
+  stopMeasuring(of: Measurement): void {
+    this.lane(of).cancel();
+  }
+
+  private lane(of: Measurement): Lane {
+    const lane = this.lanes.get(of);
+    if (!lane) throw new RangeError(`there is no measurement "${of}"`);
+    return lane;
   }
 }
+
+/** Whether a measurement was ended for a newer one, or by its user: nothing to speak of. */
+export const overtaken = (error: unknown): boolean => ['superseded', 'cancelled'].includes(troubleCode(error));
 
 export const player = new Player();

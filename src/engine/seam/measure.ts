@@ -1,24 +1,24 @@
 import { framePhase } from '../../core/time/lap';
 import type { SeamRequest } from '../protocol';
-import type { Renderer } from '../renderer';
+import type { FrameRequest } from '../renderer';
 import { compareFrames, judge, type PictureReport } from './pictureReport';
 
 /**
  * Draws the whole lap small, without grain and dither, and compares neighbouring frames all the way round, as a viewer
  * of the finished clip sees them: after frame F−1 comes frame 0 again.
+ * @param draw the finished picture as floats
  * @param proceed called with the share done; return false to stop
  * @returns null when stopped
  */
 export async function measureSeam(
-  renderer: Renderer,
+  draw: (frame: FrameRequest) => Promise<Float32Array>,
   request: SeamRequest,
   proceed: (share: number) => Promise<boolean>,
 ): Promise<PictureReport | null> {
   const { piece, width, height, passes } = request;
   const { frames } = piece.lap;
-  renderer.setPiece(piece);
-  const picture = (index: number): Float32Array =>
-    renderer.readPicture({
+  const picture = (index: number): Promise<Float32Array> =>
+    draw({
       phase: framePhase(index, frames),
       frameIndex: index,
       width,
@@ -31,10 +31,10 @@ export async function measureSeam(
   const step: number[] = [];
   const residual: number[] = [];
   let joinBlock = 0;
-  let before = picture(frames - 1);
-  let here = picture(0);
+  let before = await picture(frames - 1);
+  let here = await picture(0);
   for (let i = 0; i < frames; i++) {
-    const after = picture((i + 1) % frames);
+    const after = await picture((i + 1) % frames);
     const compared = compareFrames(before, here, after, width, height);
     step.push(compared.step);
     residual.push(compared.residual);

@@ -1,4 +1,5 @@
 import type { Delivery } from '../../core/piece/delivery';
+import type { FrameTrace } from '../trace';
 import type { Rate } from '../../core/time/lap';
 
 export interface SinkSettings {
@@ -38,6 +39,6 @@ export interface ExportCodec {
   /** why this cannot be written, in words, or null. May ask the browser. */
   refusal(settings: SinkSettings): Promise<string | null>;
   open(settings: SinkSettings): Promise<FrameSink>;
-  /** reads the bytes back and compares them with what was asked for */
-  verify(bytes: Uint8Array, settings: SinkSettings): Promise<Verified>;
+  /** reads the bytes back and compares them with what was asked for, and every picture with the frame as it was rendered */
+  verify(bytes: Uint8Array, settings: SinkSettings, traces: readonly FrameTrace[]): Promise<Verified>;
 }

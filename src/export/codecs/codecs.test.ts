@@ -1,6 +1,7 @@
 import { unzipSync } from 'fflate';
 import { PNG } from 'pngjs';
 import { describe, expect, it } from 'vitest';
+import { traceOf } from '../trace';
 import type { SinkSettings } from './codec';
 import { codecOf } from './registry';
 
@@ -23,7 +24,14 @@ describe('PNG sequence', () => {
     const entries = unzipSync(bytes);
     expect(Object.keys(entries)).toEqual(['frame-00007.png', 'frame-00008.png', 'frame-00009.png']);
     expect(PNG.sync.read(Buffer.from(entries['frame-00008.png'])).data[0]).toBe(120);
-    expect(await codec.verify(bytes, settings)).toMatchObject({ ok: true, frames: 3 });
+    const traces = [10, 120, 240].map((v) => traceOf(frame(v), 6, 4));
+    expect(await codec.verify(bytes, settings, traces)).toMatchObject({ ok: true, frames: 3 });
+    // one picture of another frame, or a black one, is named
+    const other = [traces[0], traceOf(frame(121), 6, 4), traces[2]];
+    expect(await codec.verify(bytes, settings, other)).toMatchObject({
+      ok: false,
+      says: 'frame-00008.png is not the picture that was rendered',
+    });
   });
 
   it('the same frames are the same file', async () => {
@@ -38,7 +46,7 @@ describe('PNG sequence', () => {
   it('verification names a missing picture', async () => {
     const sink = await codecOf('png').open(settings);
     for (const v of [1, 2]) await sink.add(frame(v));
-    expect(await codecOf('png').verify(await sink.finish(), settings)).toMatchObject({
+    expect(await codecOf('png').verify(await sink.finish(), settings, [])).toMatchObject({
       ok: false,
       says: 'frame-00009.png is missing',
     });

@@ -1,6 +1,7 @@
 import { unzipSync, Zip, ZipPassThrough } from 'fflate';
 import { rateHz } from '../../core/time/lap';
-import { writePng } from '../../formats/png';
+import { readPng, writePng } from '../../formats/png';
+import { colourSum } from '../trace';
 import type { ExportCodec, FrameSink, SinkSettings } from './codec';
 
 /** Frames are numbered as they stand in the lap, so that a part rendered again falls into its place. */
@@ -46,21 +47,37 @@ function open({ width, height, first }: SinkSettings): Promise<FrameSink> {
   });
 }
 
+/** The sum of a picture's colours, or null when it cannot be read. */
+function pictureSum(png: Uint8Array): number | null {
+  try {
+    return colourSum(readPng(png).rgb, 3);
+  } catch {
+    return null;
+  }
+}
+
 export const pngSequence: ExportCodec = {
   format: 'png',
   extension: '.zip',
   mime: 'application/zip',
   refusal: () => Promise.resolve(null),
   open,
-  verify(bytes, settings) {
-    const names = Object.keys(unzipSync(bytes, { filter: ({ name }) => name.endsWith('.png') }));
+  verify(bytes, settings, traces) {
+    const pictures = unzipSync(bytes, { filter: ({ name }) => name.endsWith('.png') });
+    const names = Object.keys(pictures);
     const missing = Array.from({ length: settings.count }, (_, i) => frameName(settings.first + i)).filter(
       (name) => !names.includes(name),
     );
-    const ok = missing.length === 0 && names.length === settings.count;
+    const wrong = traces.flatMap(({ sum }, i) => {
+      const name = frameName(settings.first + i);
+      return pictures[name] && pictureSum(pictures[name]) !== sum ? [name] : [];
+    });
+    const ok = missing.length === 0 && names.length === settings.count && wrong.length === 0;
     const says = ok
-      ? `${names.length} pictures`
-      : `${missing[0] ?? 'a picture too many'} ${missing.length ? 'is missing' : 'was written'}`;
+      ? `${names.length} pictures, each as it was rendered`
+      : wrong.length > 0
+        ? `${wrong[0]} is not the picture that was rendered`
+        : `${missing[0] ?? 'a picture too many'} ${missing.length ? 'is missing' : 'was written'}`;
     return Promise.resolve({ frames: names.length, seconds: names.length / rateHz(settings.rate), ok, says });
   },
 };

@@ -1,4 +1,5 @@
 import { Download, X } from 'lucide-react';
+import { useEffect, useRef } from 'react';
 import { BandHead } from '../../parts/BandHead';
 import { Button } from '../../parts/Button';
 import { Progress } from '../../parts/Progress';
@@ -38,14 +39,22 @@ export function QueueBand() {
 function JobRow({ job }: { job: Job }) {
   const { state, progress, says, result } = job;
   const share = state === 'done' ? 1 : progress ? progress.done / progress.of : 0;
+  const row = useRef<HTMLLIElement>(null);
+  const busy = state === 'running' || state === 'waiting';
+  useEffect(() => {
+    // the button that had the focus is gone with the state it belonged to
+    if (!busy && document.activeElement === document.body && row.current?.dataset['busy'] === 'was')
+      row.current.focus();
+    if (busy && row.current) row.current.dataset['busy'] = 'was';
+  }, [busy]);
   return (
-    <li className={styles.job}>
+    <li ref={row} tabIndex={-1} className={styles.job}>
       <span className={styles.name}>{job.name}</span>
       <Progress label={`Progress of ${job.name}`} share={share} muted={state === 'cancelled' || state === 'failed'} />
       <span className={state === 'failed' || (state === 'done' && !job.verified) ? styles.trouble : styles.says}>
         {words(job)}
       </span>
-      {state === 'running' || state === 'waiting' ? (
+      {busy ? (
         <Button onPress={() => cancelJob(job.id)}>Cancel</Button>
       ) : result ? (
         <Button onPress={() => saveBlob(result, job.name)}>

@@ -3,7 +3,11 @@ import { deliveryFrames, type Delivery } from '../../../core/piece/delivery';
 import type { Piece } from '../../../core/piece/schema';
 import { codecOf, startExport, type ExportProgress, type RunningExport } from '../../../export/client';
 import { pieceFileName } from '../../../formats/pieceFile';
+import { troubleWords } from '../../../core/trouble';
+import { announce } from '../../state/announce';
+import { useBench } from '../../state/bench';
 import { newId } from '../../state/edit';
+import { say } from '../../state/notices';
 import { saveBlob } from '../../shell/save';
 
 export interface Job {
@@ -50,26 +54,43 @@ export function render(piece: Piece, delivery: Delivery): void {
   void next();
 }
 
+/** Reads out how a job ended, and shows it where the queue is not in sight. */
+function tellEnd(job: Job, words: string, well: boolean): void {
+  announce(`${job.name} ${well ? 'is ready' : 'failed'}.`);
+  const { step, history } = useBench.getState();
+  if (step !== 'export' || !history) say(words, { id: `ended ${job.id}`, tone: well ? 'remark' : 'trouble' });
+}
+
+/** Asks before the page is left while something is being rendered: it would be lost. */
+const holdPage = (event: BeforeUnloadEvent): void => event.preventDefault();
+
 async function next(): Promise<void> {
   if (running) return;
   const job = useJobs.getState().jobs.find(({ state }) => state === 'waiting');
   if (!job) return;
   update(job.id, { state: 'running' });
+  addEventListener('beforeunload', holdPage);
   running = { id: job.id, job: startExport(job.piece, job.delivery, (progress) => update(job.id, { progress })) };
   try {
     const result = await running.job.result;
-    if (result.state === 'refused') update(job.id, { state: 'failed', says: result.says });
-    else if (result.state === 'cancelled')
+    if (result.state === 'refused') {
+      update(job.id, { state: 'failed', says: result.says });
+      tellEnd(job, `${job.name} was not rendered: ${result.says}.`, false);
+    } else if (result.state === 'cancelled') {
       update(job.id, { state: 'cancelled', says: `stopped after ${result.done} frames` });
-    else {
+      announce(`${job.name} was cancelled.`);
+    } else {
       const blob = new Blob([result.bytes as Uint8Array<ArrayBuffer>], { type: codecOf(job.delivery.format).mime });
       update(job.id, { state: 'done', says: result.verified.says, verified: result.verified.ok, result: blob });
       saveBlob(blob, job.name);
+      tellEnd(job, `${job.name} is rendered and read back: ${result.verified.says}.`, result.verified.ok);
     }
   } catch (error) {
-    update(job.id, { state: 'failed', says: error instanceof Error ? error.message : String(error) });
+    update(job.id, { state: 'failed', says: troubleWords(error) });
+    tellEnd(job, `${job.name} was not rendered: ${troubleWords(error)}`, false);
   } finally {
     running = null;
+    removeEventListener('beforeunload', holdPage);
     void next();
   }
 }

@@ -2,7 +2,8 @@ import { useCallback, useEffect, useState } from 'react';
 import { BandHead } from '../../parts/BandHead';
 import { Canvas, token } from '../../parts/Canvas';
 import { useBench, usePiece } from '../../state/bench';
-import { player } from '../../state/player';
+import { troubleWords } from '../../../core/trouble';
+import { overtaken, player } from '../../state/player';
 import { TONE_STEPS, tonesOf, type Tones } from './histogram';
 import styles from './Look.module.css';
 
@@ -15,15 +16,17 @@ export function HistogramBand() {
   const playing = useBench((state) => state.playing);
   const frameIndex = useBench((state) => (state.playing ? 0 : (state.status?.frameIndex ?? 0)));
   const [tones, setTones] = useState<Tones | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
   useEffect(() => {
     let live = true;
     const height = Math.max(16, Math.round((WIDTH * piece.frame.height) / piece.frame.width));
     const timer = setTimeout(() => {
       player
-        .measuring()
-        .pixels({ piece, frameIndex, width: WIDTH, height, passes: 1, texture: false })
-        .then((rgba) => live && setTones(tonesOf(rgba)))
-        .catch(() => live && setTones(null));
+        .measure('brightness', (engine) =>
+          engine.pixels({ piece, frameIndex, width: WIDTH, height, passes: 1, texture: false }),
+        )
+        .then((rgba) => live && (setTones(tonesOf(rgba)), setFailed(null)))
+        .catch((error: unknown) => live && !overtaken(error) && (setTones(null), setFailed(troubleWords(error))));
     }, REST_MS);
     return () => {
       live = false;
@@ -37,7 +40,7 @@ export function HistogramBand() {
       <BandHead title="Brightness" how={playing ? 'of the frame at the seam while playing' : `of frame ${frameIndex}`}>
         {tones
           ? `${percent(tones.dark)} dark · ${percent(tones.bright)} near white · average ${percent(tones.average)}`
-          : 'measuring'}
+          : (failed ?? 'measuring')}
       </BandHead>
       <div className={styles.chart}>
         <Canvas label="Histogram of brightness" draw={draw} />

@@ -15,7 +15,7 @@ const REST_MS = 250;
 export function SeamCards() {
   const piece = usePiece();
   const acrossSeam = useBench((state) => state.acrossSeam);
-  const { state, of, pictures, progress } = useSeam();
+  const { state, of, pictures, progress, failed } = useSeam();
   useEffect(() => {
     const timer = setTimeout(() => void checkState(piece), REST_MS);
     return () => clearTimeout(timer);
@@ -42,6 +42,7 @@ export function SeamCards() {
           <Button onPress={stopPictures}>Cancel</Button>
         )}
       </CardsHead>
+      {failed ? <p className={styles.failed}>The join could not be checked: {failed}</p> : null}
       {progress === null ? null : <Progress label="Comparing frames" share={progress} />}
       {open.map((finding) => (
         <FindingCard key={finding.id} finding={finding} />

@@ -1,10 +1,11 @@
 import { create } from 'zustand';
 import type { Piece } from '../../../core/piece/schema';
+import { troubleWords } from '../../../core/trouble';
 import type { StateReport } from '../../../core/seam/stateReport';
 import { proxy } from '../../../engine/client';
 import type { PictureReport } from '../../../engine/protocol';
 import { say } from '../../state/notices';
-import { player } from '../../state/player';
+import { overtaken, player } from '../../state/player';
 
 interface SeamState {
   state: StateReport | null;
@@ -13,14 +14,26 @@ interface SeamState {
   pictures: { report: PictureReport; of: Piece } | null;
   /** share of the lap compared, or null when nothing runs */
   progress: number | null;
+  /** why the state report could not be made */
+  failed: string | null;
 }
 
-export const useSeam = create<SeamState>(() => ({ state: null, of: null, pictures: null, progress: null }));
+export const useSeam = create<SeamState>(() => ({
+  state: null,
+  of: null,
+  pictures: null,
+  progress: null,
+  failed: null,
+}));
 
 /** Compares both sides of the seam in numbers. */
 export async function checkState(piece: Piece): Promise<void> {
-  const state = await player.measuring().stateReport(piece);
-  useSeam.setState({ state, of: piece });
+  try {
+    const state = await player.measure('state', (engine) => engine.stateReport(piece));
+    useSeam.setState({ state, of: piece, failed: null });
+  } catch (error) {
+    if (!overtaken(error)) useSeam.setState({ failed: troubleWords(error) });
+  }
 }
 
 /** Width the pictures are compared at: enough to see a single mote pop. */
@@ -31,17 +44,18 @@ export async function checkPictures(piece: Piece): Promise<void> {
   const height = Math.max(16, Math.round((WIDTH * piece.frame.height) / piece.frame.width));
   useSeam.setState({ progress: 0 });
   try {
-    const report = await player.measuring().seamPictures(
-      { piece, width: WIDTH, height, passes: 1 },
-      proxy((share: number) => useSeam.setState({ progress: share })),
+    const report = await player.measure('pictures', (engine) =>
+      engine.seamPictures(
+        { piece, width: WIDTH, height, passes: 1 },
+        proxy((share: number) => useSeam.setState({ progress: share })),
+      ),
     );
     useSeam.setState({ pictures: { report, of: piece } });
   } catch (error) {
-    const words = error instanceof Error ? error.message : String(error);
-    if (words !== 'cancelled') say(`The frames could not be compared: ${words}`);
+    if (!overtaken(error)) say(`The frames could not be compared: ${troubleWords(error)}`);
   } finally {
     useSeam.setState({ progress: null });
   }
 }
 
-export const stopPictures = (): void => void player.measuring().cancel();
+export const stopPictures = (): void => player.stopMeasuring('pictures');

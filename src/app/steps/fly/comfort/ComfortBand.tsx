@@ -17,7 +17,8 @@ import { BandHead } from '../../../parts/BandHead';
 import { Button } from '../../../parts/Button';
 import { Canvas, token } from '../../../parts/Canvas';
 import { bench, useBench, usePiece } from '../../../state/bench';
-import { player } from '../../../state/player';
+import { troubleWords } from '../../../../core/trouble';
+import { overtaken, player } from '../../../state/player';
 import styles from './Comfort.module.css';
 
 /** Rest after a change before the flight is measured anew, in milliseconds. */
@@ -40,16 +41,15 @@ function useMeasured(piece: Piece): Measured {
     let live = true;
     const timer = setTimeout(() => {
       const measure = async (): Promise<void> => {
-        const engine = player.measuring();
-        const comfort = await engine.comfort(piece);
+        const comfort = await player.measure('comfort', (engine) => engine.comfort(piece));
         if (!live) return;
         setMeasured((old) => ({ ...old, comfort, failed: null }));
-        const clearance = await engine.clearance(piece);
+        const clearance = await player.measure('clearance', (engine) => engine.clearance(piece));
         if (live) setMeasured({ comfort, clearance, failed: null });
       };
       measure().catch((error: unknown) => {
-        const failed = error instanceof Error ? error.message : String(error);
-        if (live) setMeasured({ comfort: null, clearance: null, failed });
+        const failed = troubleWords(error);
+        if (live && !overtaken(error)) setMeasured({ comfort: null, clearance: null, failed });
       });
     }, SETTLE_MS);
     return () => {
