@@ -2,7 +2,7 @@ import * as THREE from 'three';
 import { cameraPose, type CameraPose } from '../core/flight/camera';
 import type { Piece } from '../core/piece/schema';
 import { imageDistanceMm } from '../core/lens/optics';
-import { evaluateAnimated } from '../core/time/animated';
+import { openLaps } from '../core/piece/exposed';
 
 /** The camera of one frame: its matrices over the open shutter and its lens in pixels. */
 export interface Shot {
@@ -41,7 +41,7 @@ export function viewMatrix(piece: Piece, phase: number): THREE.Matrix4 {
 
 export function shotAt(piece: Piece, phase: number, width: number): Shot {
   const pose = cameraPose(piece, phase);
-  const openFor = evaluateAnimated(piece.flight.shutterDeg, phase) / 360 / piece.lap.frames;
+  const openFor = openLaps(piece, phase);
   const openPhase = phase - openFor / 2;
   const closePhase = phase + openFor / 2;
   const mid = viewMatrix(piece, phase);

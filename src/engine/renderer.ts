@@ -3,6 +3,7 @@ import { layerExtent } from '../core/layers/context';
 import { definitionOf, type Layer } from '../core/layers/registry';
 import { bladesAt } from '../core/flight/schema';
 import { apertureCells, type LensPass } from '../core/lens/cells';
+import { exposedPiece, exposureOf } from '../core/piece/exposed';
 import { blurRadiusPx } from '../core/lens/optics';
 import { hexToLinear } from '../core/look/colour';
 import { joinSources } from '../core/kernel/kernel';
@@ -209,8 +210,8 @@ export class Renderer {
 
   /** Draws the frame, yielding after every pass; the canvas changes only at the end. */
   *drawInSteps(request: FrameRequest): Generator<number> {
-    const { piece } = this;
-    if (!piece) return;
+    if (!this.piece) return;
+    const piece = exposedPiece(this.piece, exposureOf(this.piece, request.phase));
     const targets = this.prepare(request);
     const shot = shotAt(piece, request.phase, request.width);
     this.setView(piece, shot, request);

@@ -295,8 +295,11 @@ export function layerBatch(piece: Piece, layerId: string, phase: number, share =
   const table = gradientTable(definitionOf(layer.kind).gradient(layer));
   const color = new Float64Array(elements.count * 3);
   for (let i = 0; i < elements.count; i++) {
-    const texel = Math.min(255, Math.floor(elements.place[i] * 256)) * 4;
-    for (let k = 0; k < 3; k++) color[i * 3 + k] = table[texel + k];
+    // between the middles of texels, as a linear filter reads them
+    const at = Math.min(255, Math.max(0, elements.place[i] * 256 - 0.5));
+    const [low, share] = [Math.floor(at), at - Math.floor(at)];
+    const high = Math.min(255, low + 1);
+    for (let k = 0; k < 3; k++) color[i * 3 + k] = table[low * 4 + k] * (1 - share) + table[high * 4 + k] * share;
   }
   const { count, position, rotation, size, place, light } = elements;
   return { count, position, quaternion: rotation, scale: size, color, place, light };

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { hash4 } from '../random/hash';
 import { cubicBezier } from './easing';
+import { exposedPhase, type Exposure } from './exposure';
 import { wrapPhase } from './lap';
 import { hermite, periodicSlopes } from './spline';
 
@@ -33,8 +34,9 @@ export const AnimatedSchema = z.union([
   z.number(),
   z.discriminatedUnion('law', [KeyedSchema, SwingSchema, WoundSchema]),
 ]);
-export type Animated = z.infer<typeof AnimatedSchema>;
-export type Keyed = z.infer<typeof KeyedSchema>;
+export type Animated = number | Keyed | Swing | Wound;
+/** Keys, and the frame they are evaluated for where that is not the moment's own; never in a document. */
+export type Keyed = z.infer<typeof KeyedSchema> & { exposure?: Exposure };
 export type Swing = z.infer<typeof SwingSchema>;
 export type Wound = z.infer<typeof WoundSchema>;
 export type Law = 'fixed' | 'keyed' | 'swing' | 'wound';
@@ -49,12 +51,27 @@ export function evaluateAnimated(value: Animated, phase: number): number {
   if (typeof value === 'number') return value;
   switch (value.law) {
     case 'keyed':
-      return evaluateKeys(value.keys, wrapPhase(phase));
+      return evaluateKeys(
+        value.keys,
+        wrapPhase(value.exposure ? exposedPhase(jumpsOf(value), phase, value.exposure) : phase),
+      );
     case 'swing':
       return value.middle + value.reach * wave(value, phase * value.cycles + value.shift);
     case 'wound':
       return value.start + value.perLap * phase;
   }
+}
+
+/** The phases at which a keyed value becomes another from one moment to the next: where a hold ends. */
+export function jumpsOf({ keys }: Pick<Keyed, 'keys'>): number[] {
+  if (!keys.some(({ ease }) => ease === 'hold')) return [];
+  const sorted = [...keys].sort((a, b) => a.at - b.at);
+  return sorted
+    .filter(({ value }, i) => {
+      const before = sorted[(i + sorted.length - 1) % sorted.length];
+      return before.ease === 'hold' && before.value !== value;
+    })
+    .map(({ at }) => at);
 }
 
 function wave(swing: Swing, turns: number): number {

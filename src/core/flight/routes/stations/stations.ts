@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { choice } from '../../../piece/fields';
 import { add, length, scale, slerp, subtract, type Quaternion, type Vec3 } from '../../../space/vector';
 import { cubicBezier, EASE_PRESETS, type Bezier } from '../../../time/easing';
+import { exposedPhase, type Exposure } from '../../../time/exposure';
 import { hermite, periodicSlopes } from '../../../time/spline';
 import type { Piece } from '../../../piece/schema';
 import { STAYS, type RouteDefinition } from '../definition';
@@ -43,7 +44,8 @@ const StationsSchema = z.looseObject({
     { label: 'Way', hint: 'Straight from station to station, or along one smooth closed curve through all of them.' },
   ),
 });
-export type StationsRoute = z.infer<typeof StationsSchema>;
+/** A route, and the frame it is flown for where that is not the moment's own; never in a document. */
+export type StationsRoute = z.infer<typeof StationsSchema> & { exposure?: Exposure };
 
 /** When a station is arrived at and left, as whole frames of the lap, the first arrived at in frame 0. */
 export interface Stop {
@@ -116,12 +118,15 @@ export const stations: RouteDefinition<StationsRoute> = {
     const { stops } = route;
     const table = timetable(stops, frames);
     const bend = route.way === 'curved' && stops.length > 2 ? curved(stops) : null;
+    // a way that takes no time is a cut
+    const cuts = table.filter(({ leave, next }) => next <= leave).map(({ next }) => (next % frames) / frames);
+    const moment = (phase: number): number => (route.exposure ? exposedPhase(cuts, phase, route.exposure) : phase);
     const at = (phase: number): Vec3 => {
-      const [i, t] = progress(route, table, frames, phase);
+      const [i, t] = progress(route, table, frames, moment(phase));
       return bend ? bend(i, t) : mix(viewPlace(stops[i]), viewPlace(stops[(i + 1) % stops.length]), t);
     };
     const turnAt = (phase: number): Quaternion => {
-      const [i, t] = progress(route, table, frames, phase);
+      const [i, t] = progress(route, table, frames, moment(phase));
       return slerp(viewTurn(stops[i]), viewTurn(stops[(i + 1) % stops.length]), t);
     };
     return { length: lengthOf(at), at: (phase) => ({ ...placeOn(at, phase), own: turnAt(phase) }) };
