@@ -42,6 +42,21 @@ const inlineScriptHashes = (html) =>
 const LOCAL = new Set(['localhost', '127.0.0.1', '[::1]']);
 const isLocal = (authority) => LOCAL.has((authority ?? '').replace(/:\d+$/, '').toLowerCase());
 
+/** Where a browser says a request comes from, when that is us or the user. */
+const OWN_SITES = new Set(['same-origin', 'none']);
+/** A link followed from another page: shows our page, and tells that page nothing. */
+const isNavigation = ({ headers }) =>
+  headers['sec-fetch-mode'] === 'navigate' && headers['sec-fetch-dest'] === 'document';
+
+/** The path of an address, decoded; null when it cannot be. */
+function pathOf(url) {
+  try {
+    return decodeURIComponent(new URL(url, 'http://localhost').pathname);
+  } catch {
+    return null;
+  }
+}
+
 function refuse(response, status, words) {
   response.writeHead(status, { 'Content-Type': 'text/plain; charset=utf-8', ...HEADERS });
   response.end(words + '\n');
@@ -57,16 +72,41 @@ export async function startServer({ port = 0, host = '127.0.0.1' } = {}) {
   if (!existsSync(entry)) throw new Error('the app is not built: run npm run build');
   const { handler } = await import(pathToFileURL(entry).href);
   const files = sirv(join(root, 'dist/client'), { dev: false, etag: true, setHeaders: setStaticHeaders });
-  const server = createServer((request, response) => {
-    if (!isLocal(request.headers.host)) return refuse(response, 403, 'This server answers only to localhost.');
-    const { origin } = request.headers;
-    if (origin && !(URL.canParse(origin) && new URL(origin).host === request.headers.host))
+  const answer = (request, response) => {
+    const { host: authority, origin } = request.headers;
+    if (!isLocal(authority)) return refuse(response, 403, 'This server answers only to localhost.');
+    if (origin && !(URL.canParse(origin) && new URL(origin).host === authority))
       return refuse(response, 403, 'Requests from other sites are refused.');
-    files(request, response, () => {
+    if (!OWN_SITES.has(request.headers['sec-fetch-site'] ?? 'none') && !isNavigation(request))
+      return refuse(response, 403, 'Requests from other sites are refused.');
+    const path = pathOf(request.url);
+    if (path === null) return refuse(response, 400, 'That address cannot be read.');
+    // pictures ship at the sizes they are needed in
+    if (path.startsWith('/_image')) return refuse(response, 404, 'There is nothing here.');
+    if (!path.startsWith('/api/') && request.method !== 'GET' && request.method !== 'HEAD') {
+      response.setHeader('Allow', 'GET, HEAD');
+      return refuse(response, 405, 'Only GET and HEAD are answered here.');
+    }
+    // nothing here is long enough to be asked for in parts: RFC 9110 §14.2 lets a server ignore that
+    delete request.headers.range;
+    return files(request, response, () => {
       withPolicy(response);
-      handler(request, response);
+      return handler(request, response);
     });
+  };
+  const server = createServer((request, response) => {
+    // one request that fails is one answer that says so
+    const failed = (error) => {
+      console.error(`${request.method} ${request.url}: ${error?.stack ?? error}`);
+      if (response.headersSent) response.destroy();
+      else refuse(response, 500, 'Something went wrong with this request; the server goes on.');
+    };
+    response.on('error', failed);
+    Promise.resolve()
+      .then(() => answer(request, response))
+      .catch(failed);
   });
+  server.on('clientError', (_, socket) => socket.writable && socket.end('HTTP/1.1 400 Bad Request\r\n\r\n'));
   await new Promise((done, fail) => server.once('error', fail).listen(port, host, done));
   const address = server.address();
   const url = `http://${host.includes(':') ? `[${host}]` : host}:${address.port}`;

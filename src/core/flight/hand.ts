@@ -39,6 +39,9 @@ const RANDOM = [
 ] as const;
 const REGULAR = [[1, 1]] as const;
 
+/** A prime number of moments at which the largest swing of a lap is looked for at most. */
+const MOST_STEPS = 32_749;
+
 interface Wave {
   cycles: number;
   weight: number;
@@ -55,7 +58,8 @@ function channelWaves(hz: number, seconds: number, seed: number, channel: number
     turn: unitFrom(hash4(seed, channel, i, 9)[0]),
   }));
   let peak = 0;
-  const steps = Math.max(64, waves[waves.length - 1].cycles * 64);
+  // of a very long lap the largest swing is known well enough from some of it, at phases that beat with none of its rates
+  const steps = Math.min(MOST_STEPS, Math.max(64, waves[waves.length - 1].cycles * 64));
   for (let i = 0; i < steps; i++) peak = Math.max(peak, Math.abs(sumAt(waves, i / steps)));
   return waves.map((w) => ({ ...w, weight: w.weight / peak }));
 }

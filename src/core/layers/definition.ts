@@ -176,6 +176,8 @@ export interface LayerDefinition<L> {
   kernel: Kernel;
   /** elements of one tile, at a share 0..1 of the final count */
   elementCount(layer: L, share: number, context: LayerContext): number;
+  /** the most elements it can have at the final count, where working out how many it has takes long */
+  mostElements?(layer: L): number;
   /** the elements an artist counts: particles, rings */
   counted(layer: L, share: number, context: LayerContext): { count: number; noun: string };
   /** it goes on from tile to tile, so whatever bends it must fit the tile */

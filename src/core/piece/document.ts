@@ -1,6 +1,11 @@
 import { z } from 'zod';
 import { definitionOf } from '../layers/registry';
 import { treatmentOf } from '../treatments/registry';
+import { routeOf } from '../flight/routes/registry';
+import { excessOf } from './budget';
+import { DeliverySchema } from './delivery';
+import { edgeProblem, unknownProblem } from './edge';
+import { shapeOf } from './fields';
 import { migratePiece } from './migrate';
 import { DOCUMENT_VERSION, PieceSchema, type Piece } from './schema';
 
@@ -37,30 +42,43 @@ export function parsePiece(json: unknown): ParsedPiece {
     const what = `it was written by a newer Isomorph (document version ${version}; this one reads up to ${DOCUMENT_VERSION})`;
     return { ok: false, problems: [{ where: 'version', what }] };
   }
+  const odd = edgeProblem(envelope.data.piece);
+  if (odd) return { ok: false, problems: [odd] };
   const parsed = PieceSchema.safeParse(migratePiece(envelope.data.piece, version, DOCUMENT_VERSION));
-  if (parsed.success) return { ok: true, piece: parsed.data, unknown: unknownFields(parsed.data) };
+  if (parsed.success) return checked(parsed.data);
   const problems = parsed.error.issues
     .slice(0, 20)
     .map((issue) => ({ where: issue.path.join('.'), what: issue.message }));
   return { ok: false, problems };
 }
 
-/** Names of fields that no part of this version reads. */
-function unknownFields(piece: Piece): string[] {
-  const known = (schema: z.ZodType): Set<string> => new Set(Object.keys((schema as z.ZodObject).shape ?? {}));
-  const extra = (where: string, value: object, schema: z.ZodType): string[] => {
-    const names = known(schema);
-    return names.size === 0
-      ? []
-      : Object.keys(value)
-          .filter((key) => !names.has(key))
-          .map((key) => where + key);
+/** A piece whose every value is legal, looked at as a whole: what it holds besides, and what it asks for. */
+function checked(piece: Piece): ParsedPiece {
+  const unknown = unknownFields(piece);
+  const odd = unknownProblem(unknown);
+  if (odd) return { ok: false, problems: [odd] };
+  const excess = excessOf(piece);
+  if (excess.length > 0)
+    return { ok: false, problems: excess.map(({ path, says }) => ({ where: path.join('.'), what: says })) };
+  return { ok: true, piece, unknown: unknown.map(({ path }) => path) };
+}
+
+/** Fields that no part of this version reads. */
+function unknownFields(piece: Piece): { path: string; value: unknown }[] {
+  const extra = (where: string, value: object, schema: z.ZodType): { path: string; value: unknown }[] => {
+    const known = shapeOf(schema);
+    return Object.entries(value)
+      .filter(([key]) => !Object.hasOwn(known, key))
+      .map(([key, field]) => ({ path: where + key, value: field as unknown }));
   };
   const { shape } = PieceSchema;
   return [
     ...extra('', piece, PieceSchema),
     ...extra('flight.', piece.flight, shape.flight),
+    ...extra('flight.route.', piece.flight.route, routeOf(piece.flight.route.kind).schema),
     ...extra('look.', piece.look, shape.look),
+    ...extra('lap.', piece.lap, shape.lap),
+    ...piece.deliveries.flatMap((delivery, i) => extra(`deliveries.${i}.`, delivery, DeliverySchema)),
     ...piece.layers.flatMap((layer, i) => [
       ...extra(`layers.${i}.`, layer, definitionOf(layer.kind).schema),
       ...layer.treatments.flatMap((t, k) => extra(`layers.${i}.treatments.${k}.`, t, treatmentOf(t.kind).schema)),

@@ -190,6 +190,10 @@ export const seed = (info: Info) =>
     .default(1)
     .meta({ control: 'seed', min: 0, max: 0xffffffff, ...info });
 
+/** The fields of an object's schema by name; none where it is no object. */
+export const shapeOf = (schema: z.ZodType): Record<string, z.ZodType> =>
+  schema instanceof z.ZodObject ? (schema.shape as Record<string, z.ZodType>) : {};
+
 /** The control description of a field's schema, or null when the field is not for the inspector. */
 export function controlOf(schema: z.ZodType): ControlMeta | null {
   const meta = schema.meta() as ControlMeta | undefined;

@@ -59,7 +59,7 @@ function flightOfVersion2(flight: Json): Json {
   const [shake, scale, speed, seed] = ['shake', 'shakeScale', 'shakeSpeed', 'shakeSeed'].map((name) =>
     taken(out, name),
   );
-  const hand = typeof shake === 'string' && shake in HANDS ? HANDS[shake as HandName] : null;
+  const hand = typeof shake === 'string' && Object.hasOwn(HANDS, shake) ? HANDS[shake as HandName] : null;
   return {
     ...out,
     route: kind === 'along' ? { kind: 'along', follow: follow ?? null, ...tiles } : { kind: 'run', ...tiles },

@@ -4,6 +4,7 @@ import { LayerSchema } from '../layers/registry';
 import { LookSchema } from '../look/schema';
 import { DeliverySchema } from './delivery';
 import { number } from './fields';
+import { circlesOf } from './references';
 
 /** Newest version of the document this program reads and the only one it writes. */
 export const DOCUMENT_VERSION = 3;
@@ -70,6 +71,14 @@ export const PieceSchema = z
             path: ['layers', index, name],
             message: `names a layer "${String(value)}" that the piece does not have`,
           });
+    });
+    for (const { index, field, way } of circlesOf(piece.layers))
+      context.addIssue({
+        code: 'custom',
+        path: ['layers', index, field],
+        message: `leads back to its own layer: ${way.map((id) => `“${id}”`).join(' → ')}`,
+      });
+    piece.layers.forEach((layer, index) => {
       const within = layer.treatments.map((t) => t.id);
       within.forEach((id, k) => {
         if (within.indexOf(id) !== k)

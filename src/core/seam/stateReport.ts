@@ -8,7 +8,7 @@ import { LookSchema } from '../look/schema';
 import { layerPoints, type LayerPoints } from '../layers/batch';
 import type { LayerContext } from '../layers/definition';
 import { layerContext, treatmentContext } from '../layers/context';
-import { controlOf, isShown } from '../piece/fields';
+import { controlOf, isShown, shapeOf } from '../piece/fields';
 import { setAt } from '../piece/paths';
 import { definitionOf, type Layer } from '../layers/registry';
 import { treatmentOf, type Treatment } from '../treatments/registry';
@@ -328,11 +328,18 @@ export function animatedPlaces(piece: Piece): Place[] {
     steps: Record<string, number>,
   ): Place[] =>
     Object.entries(object)
-      .filter(([name, value]) => typeof value === 'object' && value !== null && inUse(schema, name, object))
+      // what this version does not know is kept, and does nothing
+      .filter(
+        ([name, value]) =>
+          Object.hasOwn(shapeOf(schema), name) &&
+          typeof value === 'object' &&
+          value !== null &&
+          inUse(schema, name, object),
+      )
       .flatMap(([name, value]): Place[] => {
         const words = `${subject}, ${labelOf(schema, name)}`;
         const here = [...path, name];
-        if ('law' in (value as object))
+        if (controlOf(shapeOf(schema)[name])?.control === 'animated')
           return [{ subject: words, layerId, path: here, value: value as Animated, step: steps[name] ?? 0 }];
         const meta = controlOf((schema as unknown as z.ZodObject).shape[name] as z.ZodType);
         return meta?.control === 'target' ? inObject(value as object, TargetSchema, here, words, layerId, {}) : [];

@@ -12,28 +12,37 @@ const EaseSchema = z.union([
 ]);
 export type Ease = z.infer<typeof EaseSchema>;
 
-const KeySchema = z.object({ id: z.string(), at: z.number().min(0).lt(1), value: z.number(), ease: EaseSchema });
+/** Numbers that stay numbers whatever is worked out from them. */
+const size = z.number().min(-1e9).max(1e9);
+
+const KeySchema = z.object({ id: z.string().max(64), at: z.number().min(0).lt(1), value: size, ease: EaseSchema });
 export type Key = z.infer<typeof KeySchema>;
 
-const KeyedSchema = z.object({ law: z.literal('keyed'), keys: z.array(KeySchema).min(1).max(500) });
+/** Of keys at one and the same moment only the last counts: between two there is no way from one to the other. */
+const apart = (keys: Key[]): Key[] => {
+  const last = new Map(keys.map((key) => [Math.round(key.at * 1e9), key]));
+  return last.size === keys.length ? keys : keys.filter((key) => last.get(Math.round(key.at * 1e9)) === key);
+};
+
+const KeyedSchema = z.object({
+  law: z.literal('keyed'),
+  keys: z.array(KeySchema).min(1).max(500).overwrite(apart),
+});
 
 const SwingSchema = z.object({
   law: z.literal('swing'),
-  middle: z.number(),
-  reach: z.number(),
+  middle: size,
+  reach: size,
   /** whole cycles per lap close; other numbers are kept, and reported at the seam */
   cycles: z.number().min(0).max(1000),
   wave: z.enum(['sine', 'triangle', 'noise']),
-  shift: z.number(),
+  shift: z.number().min(-1e6).max(1e6),
 });
 
-const WoundSchema = z.object({ law: z.literal('wound'), start: z.number(), perLap: z.number() });
+const WoundSchema = z.object({ law: z.literal('wound'), start: size, perLap: z.number().min(-1e6).max(1e6) });
 
 /** A value over the lap: a plain number is fixed; otherwise keyed, swinging or wound (laws: time is a circle). */
-export const AnimatedSchema = z.union([
-  z.number(),
-  z.discriminatedUnion('law', [KeyedSchema, SwingSchema, WoundSchema]),
-]);
+export const AnimatedSchema = z.union([size, z.discriminatedUnion('law', [KeyedSchema, SwingSchema, WoundSchema])]);
 export type Animated = number | Keyed | Swing | Wound;
 /** Keys, and the frame they are evaluated for where that is not the moment's own; never in a document. */
 export type Keyed = z.infer<typeof KeyedSchema> & { exposure?: Exposure };

@@ -83,6 +83,9 @@ const neighbours = (at: number, cells: number, wraps: boolean): number[] => {
   return [...new Set(list)].filter((z) => z >= 0 && z < cells);
 };
 
+/** Lines that are looked at in one frame at most; what a piece may ask for is below it. */
+const MOST_FOUND = 16_000_000;
+
 /** A list of lines that grows as they are found. */
 class Found {
   count = 0;
@@ -91,6 +94,7 @@ class Found {
   shift = new Int8Array(1024);
 
   add(a: number, b: number, gap: number, shift: number): void {
+    if (this.count >= MOST_FOUND) return;
     const at = this.count++;
     if (at === this.gap.length) this.grow();
     this.pairs[at * 2] = a;

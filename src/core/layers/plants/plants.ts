@@ -316,6 +316,7 @@ export const plants: LayerDefinition<PlantsLayer> = {
   bodies: () => true,
   kernel: { entry: 'plantsElement', sources, signature: signatures.plantsElement, run: plantsRun },
   elementCount: (layer, share, context) => countOf(layer, context, share),
+  mostElements: (layer) => layer.count,
   counted: (layer, share, context) => ({ count: countOf(layer, context, share), noun: 'plants' }),
   tiled: () => true,
   turnStep: () => 1,
