@@ -32,5 +32,7 @@ export async function launchBrowser() {
   const executablePath = chromiumPath();
   if (!executablePath)
     throw new Error('no Chromium found: install it (apt-get install chromium) or name it in ISOMORPH_CHROMIUM');
-  return chromium.launch({ executablePath, args: CHROMIUM_ARGS });
+  // what a signal means is for the command to say
+  const signals = { handleSIGINT: false, handleSIGTERM: false, handleSIGHUP: false };
+  return chromium.launch({ executablePath, args: CHROMIUM_ARGS, ...signals });
 }

@@ -1,13 +1,11 @@
 // `render` and `check`: the same engine and exporter as in the app, in a browser without a window.
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { basename, dirname, extname, join, resolve } from 'node:path';
+import { readFileSync } from 'node:fs';
+import { basename, extname } from 'node:path';
 import { unzipSync } from 'fflate';
 import { launchBrowser } from './browser.mjs';
+import { beforeEnd } from '../scripts/run.mjs';
+import { expectedBytes, readFormat, takeOutput, UsageError } from './output.mjs';
 import { startServer } from './server.mjs';
-
-class UsageError extends Error {
-  name = 'UsageError';
-}
 
 const wholeNumber = (text) => (/^\d+$/.test(text) ? Number(text) : NaN);
 
@@ -31,17 +29,6 @@ function readFrames(text, lapFrames) {
   return { first, last };
 }
 
-function readFormat(format, out) {
-  const known = ['mp4', 'webm', 'png'];
-  const extension = extname(out).slice(1).toLowerCase();
-  const chosen =
-    format ?? (known.includes(extension) ? extension : extension === '' || extension === 'zip' ? 'png' : null);
-  if (chosen === null)
-    throw new UsageError(`--out ends in .${extension}: name the format with --format mp4, webm or png`);
-  if (!known.includes(chosen)) throw new UsageError(`--format must be mp4, webm or png, not "${chosen}"`);
-  return chosen;
-}
-
 function readSamples(text, piece) {
   if (text === undefined) return piece.samples;
   const samples = wholeNumber(text);
@@ -60,6 +47,7 @@ async function withLab(file, work) {
   }
   const server = await startServer();
   let browser;
+  const forget = beforeEnd(() => browser?.close());
   try {
     browser = await launchBrowser();
     const page = await browser.newPage();
@@ -72,6 +60,7 @@ async function withLab(file, work) {
       });
     return await work(page, piece);
   } finally {
+    forget();
     await browser?.close();
     await server.close();
   }
@@ -93,28 +82,22 @@ async function fetchBytes(page, size) {
   return Buffer.concat(parts);
 }
 
-function writeResult(bytes, format, out) {
+function writeResult(bytes, format, out, output) {
   if (format !== 'png' || extname(out) === '.zip') {
-    mkdirSync(dirname(resolve(out)), { recursive: true });
-    writeFileSync(out, bytes);
+    output.file(bytes);
     return out;
   }
   const pictures = Object.entries(unzipSync(bytes));
-  if (extname(out) === '.png') {
-    if (pictures.length !== 1)
-      throw new UsageError(`${out} is one picture: choose one frame with --frames N, or a folder`);
-    mkdirSync(dirname(resolve(out)), { recursive: true });
-    writeFileSync(out, pictures[0][1]);
+  if (!output.folder) {
+    output.file(pictures[0][1]);
     return out;
   }
-  mkdirSync(out, { recursive: true });
-  for (const [name, picture] of pictures) writeFileSync(join(out, name), picture);
+  output.files(pictures);
   return `${out} (${pictures.length} pictures)`;
 }
 
 export async function render(file, values) {
   const { out } = values;
-  if (out === undefined) throw new UsageError('render needs --out FILE or --out DIR');
   const format = readFormat(values.format, out);
   return withLab(file, async (page, piece) => {
     const frames = readFrames(values.frames, piece.lap.frames);
@@ -126,23 +109,32 @@ export async function render(file, values) {
     };
     if (extname(out) === '.png' && frames.first !== frames.last)
       throw new UsageError(`${out} is one picture: choose one frame with --frames N, or a folder`);
-    const quiet = !process.stderr.isTTY;
-    await page.exposeFunction('tellProgress', ({ done, of, left }) => {
-      if (!quiet)
-        process.stderr.write(`\r${done} of ${of} frames${left === null ? '' : `, ${Math.ceil(left)} s left`}   `);
-    });
-    const { size, seconds, verified } = await page
-      .evaluate(([p, d]) => globalThis.lab.render(p, d, globalThis.tellProgress), [piece, delivery])
-      .catch((error) => {
-        throw new Error(cleaned(error));
-      });
-    if (!quiet) process.stderr.write('\n');
-    const where = writeResult(await fetchBytes(page, size), format, out);
-    console.log(
-      `${where}: ${verified.says}, ${delivery.width}×${delivery.height}, rendered in ${seconds.toFixed(1)} s`,
-    );
-    return verified.ok ? 0 : 1;
+    const output = takeOutput(out, format, expectedBytes(format, delivery));
+    const forget = beforeEnd(output.release);
+    try {
+      return await renderTo(page, piece, delivery, out, output);
+    } finally {
+      forget();
+      output.release();
+    }
   });
+}
+
+async function renderTo(page, piece, delivery, out, output) {
+  const quiet = !process.stderr.isTTY;
+  await page.exposeFunction('tellProgress', ({ done, of, left }) => {
+    if (!quiet)
+      process.stderr.write(`\r${done} of ${of} frames${left === null ? '' : `, ${Math.ceil(left)} s left`}   `);
+  });
+  const { size, seconds, verified } = await page
+    .evaluate(([p, d]) => globalThis.lab.render(p, d, globalThis.tellProgress), [piece, delivery])
+    .catch((error) => {
+      throw new Error(cleaned(error));
+    });
+  if (!quiet) process.stderr.write('\n');
+  const where = writeResult(await fetchBytes(page, size), delivery.format, out, output);
+  console.log(`${where}: ${verified.says}, ${delivery.width}×${delivery.height}, rendered in ${seconds.toFixed(1)} s`);
+  return verified.ok ? 0 : 1;
 }
 
 export async function check(file, { pictures = false }) {

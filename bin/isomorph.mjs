@@ -1,19 +1,31 @@
 #!/usr/bin/env node
 // The command line: demo, render, check. Words and exit codes for people and scripts; the work is the app's own.
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync, statSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
+import { readFormat, UsageError } from './output.mjs';
 import { ensureBuilt, ensurePackages } from '../scripts/run.mjs';
 
-const HELP = `Isomorph
-  demo    [--port N]                           build if needed and serve the app with its demo pieces
-  render  <piece.isomorph.json|demo:NAME> --out FILE|DIR
-          [--size WxH] [--frames A-B] [--samples N] [--format mp4|webm|png]
-  check   <piece.isomorph.json|demo:NAME>      seam report as JSON; exit code 1 when the lap does not close
-          [--pictures]                         also render the lap and compare neighbouring frames`;
+const HELP = {
+  demo: `isomorph demo [--port N]
+  Serves the app with its demo pieces on this machine, and prints the address. Installs and builds what is missing.
+  --port N        4321, or the next free one, unless it is given`,
+  render: `isomorph render <piece.isomorph.json|demo:NAME> --out FILE|DIR
+  Renders a lap with the app's own engine in a browser without a window, and reads the result back.
+  --out FILE|DIR  .mp4, .webm, .zip of pictures, one .png, or a folder of pictures
+  --size WxH      pixels; the piece's own frame unless it is given
+  --frames A-B    a part of the lap, or one frame; the whole lap unless it is given
+  --samples N     1, 4, 16, 64 or 256 passes a frame; the piece's own unless it is given
+  --format F      mp4, webm or png, where the name does not say it`,
+  check: `isomorph check <piece.isomorph.json|demo:NAME> [--pictures]
+  Compares both sides of the seam; a report as JSON. Exit code 1 when the lap does not close.
+  --pictures      also renders the lap and compares neighbouring frames`,
+};
+const GENERAL = `${Object.values(HELP).join('\n\n')}
 
-/** A mistake in what was asked for: one line, exit code 2. */
-export class UsageError extends Error {}
+isomorph --help, isomorph COMMAND --help, isomorph --version
+Exit codes: 0 done, 1 failed or does not close, 2 asked for wrongly, 130 and 143 ended by a signal.`;
 
 const options = {
   demo: { port: { type: 'string' } },
@@ -43,32 +55,55 @@ async function demo({ port }) {
   console.log(`Isomorph is at ${server.url}  (Ctrl+C stops it)`);
 }
 
+const pieceFile = (target) =>
+  target.startsWith('demo:')
+    ? fileURLToPath(new URL(`../demo/${target.slice(5)}.isomorph.json`, import.meta.url))
+    : resolve(target);
+
+/** What can be known to be wrong before anything is installed, built or started. */
+function checkAsked(command, { positionals, values }) {
+  const [target, ...extra] = positionals;
+  if (target === undefined) throw new UsageError(`${command} needs a piece: a file, or demo:NAME`);
+  if (extra.length > 0) throw new UsageError(`one piece at a time; "${extra[0]}" is too many`);
+  const file = pieceFile(target);
+  if (!existsSync(file))
+    throw new UsageError(
+      target.startsWith('demo:') ? `there is no demo piece "${target.slice(5)}"` : `there is no file ${target}`,
+    );
+  if (statSync(file).isDirectory()) throw new UsageError(`${target} is a folder: name a piece in it`);
+  if (command !== 'render') return;
+  if (values.out === undefined) throw new UsageError('render needs --out FILE or --out DIR');
+  readFormat(values.format, values.out);
+}
+
 async function main([command, ...rest]) {
-  if (command === undefined || command === 'help' || command === '--help') {
-    console.log(HELP);
+  if (command === undefined || command === 'help' || command === '--help' || command === '-h') {
+    console.log(HELP[rest[0]] ?? GENERAL);
     return;
   }
-  if (!(command in options)) throw new UsageError(`there is no command "${command}": demo, render and check are known`);
+  if (command === '--version' || command === '-v') {
+    const { version } = JSON.parse(readFileSync(new URL('../package.json', import.meta.url), 'utf8'));
+    console.log(`isomorph ${version}`);
+    return;
+  }
+  if (!Object.hasOwn(options, command))
+    throw new UsageError(`there is no command "${command}": demo, render and check are known`);
+  if (rest.includes('--help') || rest.includes('-h')) {
+    console.log(HELP[command]);
+    return;
+  }
   let parsed;
   try {
     parsed = parseArgs({ args: rest, options: options[command], allowPositionals: command !== 'demo' });
   } catch (error) {
     throw new UsageError(error.message.split('. ')[0]);
   }
-  ensurePackages();
-  ensureBuilt();
+  if (command !== 'demo') checkAsked(command, parsed);
+  await ensurePackages();
+  await ensureBuilt();
   if (command === 'demo') return demo(parsed.values);
   const { check, render } = await import('./headless.mjs');
-  const [target, ...extra] = parsed.positionals;
-  if (target === undefined) throw new UsageError(`${command} needs a piece: a file, or demo:NAME`);
-  if (extra.length > 0) throw new UsageError(`one piece at a time; "${extra[0]}" is too many`);
-  const file = target.startsWith('demo:')
-    ? new URL(`../demo/${target.slice(5)}.isomorph.json`, import.meta.url).pathname
-    : resolve(target);
-  if (!existsSync(file))
-    throw new UsageError(
-      target.startsWith('demo:') ? `there is no demo piece "${target.slice(5)}"` : `there is no file ${target}`,
-    );
+  const file = pieceFile(parsed.positionals[0]);
   process.exitCode = await (command === 'check' ? check : render)(file, parsed.values);
 }
 

@@ -1,25 +1,54 @@
 // Small helpers for the scripts that set the project up. Nothing here needs an installed package.
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 export const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
 
+/** Tools that we start tell nobody about it, and ask nobody for news. */
+const QUIET_TOOLS = { ASTRO_TELEMETRY_DISABLED: '1', ASTRO_DISABLE_UPDATE_CHECK: 'true', NO_UPDATE_NOTIFIER: '1' };
+
+const children = new Set();
+const CODES = { SIGINT: 130, SIGTERM: 143 };
+const farewells = new Set();
+
+/** Does something before a signal ends this process; all of it together has a second. @returns takes it back */
+export function beforeEnd(work) {
+  farewells.add(work);
+  return () => farewells.delete(work);
+}
+
+for (const signal of ['SIGINT', 'SIGTERM'])
+  process.once(signal, () => {
+    for (const child of children) child.kill(signal);
+    const late = new Promise((done) => setTimeout(done, 1000));
+    Promise.race([Promise.allSettled([...farewells].map((work) => work())), late]).then(() =>
+      process.exit(CODES[signal]),
+    );
+  });
+
 /** Runs a command in the project's folder, its output shown. @returns its exit code */
 export function run(command, args, options = {}) {
-  const result = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
-  if (result.error) throw result.error;
-  return result.status ?? 1;
+  return new Promise((done, fail) => {
+    const env = { ...process.env, ...QUIET_TOOLS, ...options.env };
+    const child = spawn(command, args, { cwd: root, stdio: 'inherit', ...options, env });
+    children.add(child);
+    child.on('error', fail);
+    child.on('exit', (code) => {
+      children.delete(child);
+      done(code ?? 1);
+    });
+  });
 }
 
 /** Installs the packages when they are missing or the lock file is newer than they are. */
-export function ensurePackages() {
+export async function ensurePackages() {
   const marker = join(root, 'node_modules/.package-lock.json');
   const fresh = existsSync(marker) && statSync(marker).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs;
   if (fresh) return;
   console.log('Installing packages…');
-  if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel', 'error']) !== 0)
+  if ((await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel', 'error'])) !== 0)
     throw new Error('npm ci failed: see above');
 }
 
@@ -30,12 +59,12 @@ const newest = (path) => {
 };
 
 /** Builds the app when its sources are newer than the last build. */
-export function ensureBuilt() {
+export async function ensureBuilt() {
   const entry = join(root, 'dist/server/entry.mjs');
   const sources = ['src', 'public', 'demo', 'stock', 'astro.config.mjs', 'package-lock.json'].map((name) =>
     join(root, name),
   );
   if (existsSync(entry) && statSync(entry).mtimeMs > Math.max(...sources.map(newest))) return;
   console.log('Building…');
-  if (run('npx', ['astro', 'build', '--silent']) !== 0) throw new Error('the build failed: see above');
+  if ((await run('npx', ['astro', 'build', '--silent'])) !== 0) throw new Error('the build failed: see above');
 }

@@ -4,7 +4,7 @@ import { launchBrowser } from '../bin/browser.mjs';
 import { startServer } from '../bin/server.mjs';
 import { ensureBuilt, root } from './run.mjs';
 
-ensureBuilt();
+await ensureBuilt();
 const server = await startServer();
 const browser = await launchBrowser();
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

@@ -6,7 +6,7 @@ import { launchBrowser } from '../bin/browser.mjs';
 import { startServer } from '../bin/server.mjs';
 import { ensureBuilt, root } from './run.mjs';
 
-ensureBuilt();
+await ensureBuilt();
 const folder = join(root, 'stock/strips');
 mkdirSync(folder, { recursive: true });
 const server = await startServer();

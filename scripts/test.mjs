@@ -10,7 +10,7 @@ const { values } = parseArgs({ options: { only: { type: 'string' } } });
 const wanted = values.only?.split(',') ?? ['lint', 'types', 'unit', 'browser'];
 const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
 
-function ensureSystemPackages() {
+async function ensureSystemPackages() {
   const missing = [
     ...(existsSync('/usr/bin/chromium') || process.env.ISOMORPH_CHROMIUM ? [] : ['chromium']),
     ...(has('ffprobe') ? [] : ['ffmpeg']),
@@ -24,32 +24,33 @@ function ensureSystemPackages() {
     const [command, ...rest] = [...sudo, 'apt-get', ...args];
     return run(command, rest, quiet);
   };
-  if (apt('update', '-qq') !== 0 || apt('install', '-y', '-qq', ...missing) !== 0)
+  if ((await apt('update', '-qq')) !== 0 || (await apt('install', '-y', '-qq', ...missing)) !== 0)
     throw new Error(`${missing.join(' and ')} could not be installed: see above`);
 }
 
-ensurePackages();
-if (wanted.includes('browser')) ensureSystemPackages();
+await ensurePackages();
+if (wanted.includes('browser')) await ensureSystemPackages();
 const reports = join(root, 'test-results');
 rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports, { recursive: true });
 
 const counts = { passed: 0, failed: 0 };
 const failedStages = [];
-const stage = (name, ...commands) => {
+const stage = async (name, ...commands) => {
   if (!wanted.includes(name)) return;
   console.log(`\n── ${name}`);
   const started = Date.now();
-  const ok = commands.every(([command, ...args]) => run(command, args) === 0);
+  let ok = true;
+  for (const [command, ...args] of commands) ok = ok && (await run(command, args)) === 0;
   console.log(`   ${name} ${ok ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`);
   if (!ok) failedStages.push(name);
 };
 const readReport = (name) =>
   existsSync(join(reports, name)) ? JSON.parse(readFileSync(join(reports, name), 'utf8')) : null;
 
-stage('lint', ['npm', 'run', '-s', 'lint']);
-stage('types', ['npm', 'run', '-s', 'types']);
-stage('unit', [
+await stage('lint', ['npm', 'run', '-s', 'lint']);
+await stage('types', ['npm', 'run', '-s', 'types']);
+await stage('unit', [
   'npx',
   'vitest',
   'run',
@@ -57,8 +58,8 @@ stage('unit', [
   '--reporter=json',
   '--outputFile.json=test-results/unit.json',
 ]);
-if (wanted.includes('browser')) ensureBuilt();
-stage('browser', ['npx', 'playwright', 'test']);
+if (wanted.includes('browser')) await ensureBuilt();
+await stage('browser', ['npx', 'playwright', 'test']);
 
 const unit = readReport('unit.json');
 if (unit) {

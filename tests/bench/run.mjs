@@ -51,7 +51,7 @@ line(
 );
 await vite.close();
 
-ensureBuilt();
+await ensureBuilt();
 const peers = await build({
   root,
   configFile: false,

@@ -1,5 +1,5 @@
-import { execFile, execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { execFile, execFileSync, spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
@@ -160,5 +160,38 @@ test('mistakes are one clear line and a non-zero exit', async () => {
     expect([args, code > 0]).toEqual([args, true]);
     expect(err.trim()).toMatch(words);
     expect(err.trim().split('\n')).toHaveLength(1);
+  }
+});
+
+test('a signal ends a render and all that belongs to it within two seconds, and leaves nothing', async () => {
+  const inside = folder();
+  const clip = join(inside, 'clip.mp4');
+  for (const [signal, code] of [
+    ['SIGTERM', 143],
+    ['SIGINT', 130],
+  ] as const) {
+    const child = spawn('node', ['bin/isomorph.mjs', 'render', 'demo:reed-flats', '--out', clip, '--samples', '256']);
+    // it has begun when its output is taken
+    await expect.poll(() => readdirSync(inside), { timeout: 40_000 }).toContain('clip.mp4.lock');
+    // and another one for the same name is refused
+    const second = await isomorph('render', 'demo:foam-rise', '--size', '64x36', '--samples', '1', '--out', clip);
+    expect([second.code, second.err]).toEqual([2, expect.stringContaining('is being rendered already')]);
+    const browsers = (): number[] =>
+      execFileSync('ps', ['-eo', 'pid,ppid,comm'], { encoding: 'utf8' })
+        .split('\n')
+        .map((line) => line.trim().split(/\s+/))
+        .filter(([, parent]) => Number(parent) === child.pid)
+        .map(([pid]) => Number(pid));
+    const mine = browsers();
+    expect(mine.length).toBeGreaterThan(0);
+    const asked = Date.now();
+    const ended = new Promise<number | null>((resolve) => child.on('exit', resolve));
+    child.kill(signal);
+    expect(await ended).toBe(code);
+    expect(Date.now() - asked).toBeLessThan(2000);
+    await expect
+      .poll(() => mine.filter((pid) => existsSync(`/proc/${pid}/exe`)), { timeout: 2000 - (Date.now() - asked) })
+      .toEqual([]);
+    expect(readdirSync(inside)).toEqual([]);
   }
 });

@@ -13,6 +13,8 @@ interface Props {
 /** Half of what the drawing shows, in units of the body's size. */
 const HALF = 0.75;
 const MOST = 64;
+/** Radius around a point in which it is grasped: 12 pixels of a drawing 120 high. */
+const GRIP = 0.15;
 
 const round = (v: number): number => Math.round(Math.min(4, Math.max(-4, v)) * 1000) / 1000;
 
@@ -63,6 +65,15 @@ export function OutlineField({ label, value, onChange }: Props) {
     event.preventDefault();
     event.stopPropagation();
   };
+  const hold = (event: PointerEvent, index: number): void => {
+    svg.current?.setPointerCapture(event.pointerId);
+    bench.beginGesture();
+    setHeld(index);
+  };
+  const take = (event: MouseEvent, index: number): void => {
+    event.stopPropagation();
+    remove(index);
+  };
   return (
     <svg
       ref={svg}
@@ -84,6 +95,17 @@ export function OutlineField({ label, value, onChange }: Props) {
       <path className={styles.outline} d={`M${value.map(([x, y]) => `${x} ${-y}`).join('L')}Z`} />
       {value.map(([x, y], index) => (
         <circle
+          key={`grip ${index}`}
+          className={styles.grip}
+          cx={x}
+          cy={-y}
+          r={GRIP}
+          onDoubleClick={(event) => take(event, index)}
+          onPointerDown={(event) => hold(event, index)}
+        />
+      ))}
+      {value.map(([x, y], index) => (
+        <circle
           key={index}
           className={styles.point}
           cx={x}
@@ -95,15 +117,8 @@ export function OutlineField({ label, value, onChange }: Props) {
           aria-valuenow={index + 1}
           aria-valuetext={`${x} aside, ${y} up`}
           onKeyDown={(event) => step(event, index)}
-          onDoubleClick={(event) => {
-            event.stopPropagation();
-            remove(index);
-          }}
-          onPointerDown={(event) => {
-            svg.current?.setPointerCapture(event.pointerId);
-            bench.beginGesture();
-            setHeld(index);
-          }}
+          onDoubleClick={(event) => take(event, index)}
+          onPointerDown={(event) => hold(event, index)}
         />
       ))}
     </svg>

@@ -69,7 +69,7 @@ export function TimeTrack({ width, height, border }: Props) {
         d={path}
         className={styles.grasp}
         stroke="transparent"
-        strokeWidth={18}
+        strokeWidth={24}
         onPointerDown={down}
         onPointerMove={(event) => dragging.current && seek(event)}
         onPointerUp={() => (dragging.current = false)}

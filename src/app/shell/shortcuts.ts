@@ -59,7 +59,8 @@ export function listenToKeys(sheets: Sheets): () => void {
       else bench.undo();
       return;
     }
-    if (command || event.altKey || typing(event.target)) return;
+    // a highlighted result of the finder gets its keys second-hand, while the focus is where the letters go
+    if (command || event.altKey || typing(event.target) || typing(document.activeElement)) return;
     const act = actionOf(event, sheets);
     if (!act) return;
     event.preventDefault();

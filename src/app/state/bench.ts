@@ -1,9 +1,11 @@
 import { create } from 'zustand';
+import { excessOf } from '../../core/piece/budget';
 import { setAt } from '../../core/piece/paths';
 import type { View } from '../../core/flight/routes/view';
 import type { Piece } from '../../core/piece/schema';
 import type { EngineTrouble, LiveStatus } from '../../engine/protocol';
 
+import { say, unsay } from './notices';
 import { beginGesture, change, endGesture, redo, undo, type History } from './history';
 
 /** What the band of the step Fly shows. */
@@ -61,6 +63,25 @@ export const useBench = create<Bench>(() => ({
   claim: 'mine',
 }));
 
+/** The edited piece, or the one before when the edit asks for more than can be had: that is said, with what to do. */
+function affordable(before: Piece, edited: Piece): Piece {
+  if (
+    edited === before ||
+    (edited.layers === before.layers && edited.lap === before.lap && edited.tile === before.tile)
+  )
+    return edited;
+  const [excess] = excessOf(edited);
+  if (!excess) {
+    unsay(BUDGET);
+    return edited;
+  }
+  // what is too much already may still be made less
+  if (excessOf(before).length > 0) return edited;
+  say(`${excess.says} The value stays as it was.`, { id: BUDGET });
+  return before;
+}
+const BUDGET = 'budget';
+
 const setHistory = (edit: (history: History<Piece>) => History<Piece>): void =>
   useBench.setState(({ history }) => (history ? { history: edit(history) } : {}));
 
@@ -80,9 +101,10 @@ export const bench = {
     });
   },
   close: (): void => useBench.setState({ history: null, status: null, trouble: null }),
-  update: (edit: (piece: Piece) => Piece): void => setHistory((history) => change(history, edit(history.present))),
+  update: (edit: (piece: Piece) => Piece): void =>
+    setHistory((history) => change(history, affordable(history.present, edit(history.present)))),
   set: (path: readonly (string | number)[], value: unknown): void =>
-    setHistory((history) => change(history, setAt(history.present, path, value))),
+    setHistory((history) => change(history, affordable(history.present, setAt(history.present, path, value)))),
   beginGesture: (): void => setHistory(beginGesture),
   endGesture: (): void => setHistory(endGesture),
   undo: (): void => setHistory(undo),

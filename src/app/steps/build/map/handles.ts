@@ -2,6 +2,9 @@ import { layerExtent } from '../../../../core/layers/context';
 import type { Layer, Piece } from '../../../../core/piece/schema';
 import type { Lane, MapView } from './view';
 
+/** Radius in which a handle of the map is grasped, pixels. */
+export const GRIP_PX = 12;
+
 /** What is done to a layer by dragging on the map. */
 export type Grip = 'move' | 'scale' | 'turn';
 
@@ -67,7 +70,7 @@ export function hit(
   y: number,
 ): { id: string; lane: Lane; grip: Grip } | null {
   const lane = view.laneAt(x, y);
-  const near = ([px, py]: [number, number]): boolean => Math.hypot(px - x, py - y) < 9;
+  const near = ([px, py]: [number, number]): boolean => Math.hypot(px - x, py - y) < GRIP_PX;
   const own = piece.layers.find(({ id, hidden }) => id === chosen && !hidden);
   if (own) {
     const box = boxOf(piece, own, lane, view);

@@ -4,6 +4,7 @@ import type { Piece } from '../../../../core/piece/schema';
 import type { Vec3 } from '../../../../core/space/vector';
 import { pointKey } from '../../../parts/curvePoints';
 import { curvesOf, movedBy, pointOf } from './curves';
+import { GRIP_PX } from './handles';
 import type { Lane, MapView } from './view';
 
 /** A place of the flight that is marked in the map: a point of a circuit, a station, or a point that is a target. */
@@ -62,7 +63,7 @@ export function hitPoint(
   const nearest = routeMarks(piece, chosenLayer)
     .sort((a, b) => far(a) - far(b))
     .at(0);
-  return nearest && far(nearest) < 9 ? { id: nearest.id, lane } : null;
+  return nearest && far(nearest) < GRIP_PX ? { id: nearest.id, lane } : null;
 }
 
 const round = (v: number): number => Number(v.toFixed(3)) + 0;

@@ -32,6 +32,9 @@ interface Props {
   onChoose(ids: ReadonlySet<string>): void;
 }
 
+/** Radius in which a key or handle is grasped. */
+const GRIP_PX = 12;
+
 type Drag =
   | { what: 'keys'; from: [number, number]; keys: readonly Key[]; ids: ReadonlySet<string>; anchor: Key; view: LapView }
   | { what: 'handle'; keys: readonly Key[]; index: number; end: HandleEnd; shift: number; view: LapView }
@@ -162,6 +165,9 @@ export function CurveEditor({ value, path, frames, beats, chosen, follows, onCho
   const here = evaluateAnimated(value, phase);
   const ticks =
     beats === null ? [0.25, 0.5, 0.75] : Array.from({ length: Math.min(64, beats) - 1 }, (_, i) => (i + 1) / beats);
+  const takeKey = (event: PointerEvent, key: Key): void => {
+    if (view) grab(event, { what: 'keys', from: local(event), keys, ids: choose(event, key), anchor: key, view });
+  };
   return (
     <div ref={box} className={styles.curve} onKeyDown={keyDown} tabIndex={-1}>
       {width > 0 ? (
@@ -242,6 +248,8 @@ export function CurveEditor({ value, path, frames, beats, chosen, follows, onCho
             return seenAt(owner.at).map((p) => {
               const [x, y] = [view.x(p + off), view.y(at.value)];
               const shift = p - owner.at;
+              const take = (event: PointerEvent): void =>
+                grab(event, { what: 'handle', keys, index, end, shift, view });
               return (
                 <g key={`${owner.id}${end}${p}`}>
                   <path
@@ -249,6 +257,7 @@ export function CurveEditor({ value, path, frames, beats, chosen, follows, onCho
                     stroke="var(--muted)"
                     pointerEvents="none"
                   />
+                  <circle className={styles.handle} cx={x} cy={y} r={GRIP_PX} fill="transparent" onPointerDown={take} />
                   <rect
                     className={styles.handle}
                     x={x - 4}
@@ -258,21 +267,25 @@ export function CurveEditor({ value, path, frames, beats, chosen, follows, onCho
                     fill="var(--muted)"
                     role="button"
                     aria-label={`Handle that ${end} key at frame ${Math.round(owner.at * frames) % frames}`}
-                    onPointerDown={(event) =>
-                      grab(event, {
-                        what: 'handle',
-                        keys,
-                        index,
-                        end,
-                        shift,
-                        view,
-                      })
-                    }
+                    onPointerDown={take}
                   />
                 </g>
               );
             });
           })}
+          {keys.map((key) =>
+            seenAt(key.at).map((p, copy) => (
+              <circle
+                key={`grip ${key.id}${copy}`}
+                className={styles.key}
+                cx={view.x(p)}
+                cy={view.y(key.value)}
+                r={GRIP_PX}
+                fill="transparent"
+                onPointerDown={(event) => takeKey(event, key)}
+              />
+            )),
+          )}
           {keys.map((key) =>
             seenAt(key.at).map((p, copy) => (
               <circle
@@ -292,16 +305,7 @@ export function CurveEditor({ value, path, frames, beats, chosen, follows, onCho
                 onFocus={() => {
                   if (!chosen.has(key.id)) onChoose(new Set([key.id]));
                 }}
-                onPointerDown={(event) =>
-                  grab(event, {
-                    what: 'keys',
-                    from: local(event),
-                    keys,
-                    ids: choose(event, key),
-                    anchor: key,
-                    view,
-                  })
-                }
+                onPointerDown={(event) => takeKey(event, key)}
               />
             )),
           )}
