@@ -361,3 +361,53 @@ test('every demo piece closes in the picture too', async ({ page }) => {
     expect([name, report.verdict]).toEqual([name, 'closes']);
   }
 });
+
+test('the frame of a cut, a held stagger and a held bend shows one state in all its passes', async ({ page }) => {
+  await openLab(page);
+  const report = await page.evaluate(async () => {
+    const frames = 24;
+    const held = (before: number, after: number) => ({
+      law: 'keyed',
+      keys: [
+        { id: 'a', at: 0, value: before, ease: 'hold' },
+        { id: 'b', at: 12 / frames, value: after, ease: 'hold' },
+      ],
+    });
+    const made = (aside: unknown, stagger: unknown, bend: unknown) =>
+      lab.parse({
+        format: 'isomorph',
+        version: 3,
+        piece: {
+          id: 'cut',
+          name: 'Cut',
+          lap: { frames, rate: { num: 24, den: 1 } },
+          layers: [
+            {
+              kind: 'copies',
+              id: 'row',
+              name: 'Row',
+              arrangement: 'line',
+              count: 9,
+              ahead: 6,
+              treatments: [
+                { kind: 'stagger', id: 's', amount: stagger },
+                { kind: 'bend', id: 'b', amount: bend },
+              ],
+            },
+          ],
+          flight: { route: { kind: 'keys', aside, above: 0.4, ahead: 0 }, shutterDeg: 360 },
+          look: {},
+        },
+      });
+    const jumping = made(held(-1, 1), held(0.2, 1), held(0, 60));
+    const [before, after] = [made(-1, 0.2, 0), made(1, 1, 60)];
+    const draw = async (piece: typeof jumping, frameIndex: number) =>
+      (await lab.engine.api.pixels({ piece, frameIndex, width: 128, height: 72, passes: 16, texture: false })).join();
+    return {
+      last: (await draw(jumping, 11)) === (await draw(before, 11)),
+      cut: (await draw(jumping, 12)) === (await draw(after, 12)),
+      differ: (await draw(before, 12)) !== (await draw(after, 12)),
+    };
+  });
+  expect(report).toEqual({ last: true, cut: true, differ: true });
+});

@@ -7,6 +7,7 @@ import { cameraPose } from '../flight/camera';
 import { setAt } from '../piece/paths';
 import { stateReport } from '../seam/stateReport';
 import { subtract, type Vec3 } from '../space/vector';
+import { gradientAt } from '../look/colour';
 import { layerBatch, layerElement, layerElements } from './batch';
 import { layerContext, layerExtent } from './context';
 import { grow } from '../plants/grow';
@@ -374,6 +375,24 @@ describe('every kind of layer', () => {
       ),
       { numRuns: 60 },
     );
+  });
+
+  it('colours are read from the gradient between its texels, as a linear filter does', () => {
+    const piece = demo('plankton-bloom');
+    const layer = piece.layers[0];
+    const gradient = [
+      { at: 0, colour: '#000000' },
+      { at: 1, colour: '#ffffff' },
+    ];
+    const steep = { ...piece, layers: [{ ...layer, gradient }, ...piece.layers.slice(1)] } as typeof piece;
+    const { color, place, count } = layerBatch(steep, layer.id, 0.2, 0.02);
+    let worst = 0;
+    for (let i = 0; i < count; i++) {
+      const at = Math.min(1 - 0.5 / 256, Math.max(0.5 / 256, place[i]));
+      worst = Math.max(worst, Math.abs(color[i * 3] - gradientAt(gradient, at)[0]));
+    }
+    // the nearest texel alone is off by up to half a texel's step, 0.006 here
+    expect(worst).toBeLessThan(1e-4);
   });
 
   it('says which layer is missing', () => {
