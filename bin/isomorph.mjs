@@ -5,7 +5,7 @@ import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { readFormat, UsageError } from './output.mjs';
-import { ensureBuilt, ensurePackages } from '../scripts/run.mjs';
+import { ending, ensureBuilt, ensurePackages } from '../scripts/run.mjs';
 
 const HELP = {
   demo: `isomorph demo [--port N]
@@ -110,6 +110,7 @@ async function main([command, ...rest]) {
 try {
   await main(process.argv.slice(2));
 } catch (error) {
+  if (ending) await new Promise(() => undefined);
   console.error(`isomorph: ${error.message}`);
   if (process.env.DEBUG) console.error(error.stack);
   process.exit(error instanceof UsageError || error.name === 'UsageError' ? 2 : 1);

@@ -12,6 +12,8 @@ const QUIET_TOOLS = { ASTRO_TELEMETRY_DISABLED: '1', ASTRO_DISABLE_UPDATE_CHECK:
 const children = new Set();
 const CODES = { SIGINT: 130, SIGTERM: 143 };
 const farewells = new Set();
+/** Whether a signal is ending this process: what fails meanwhile fails because of that. */
+export let ending = false;
 
 /** Does something before a signal ends this process; all of it together has a second. @returns takes it back */
 export function beforeEnd(work) {
@@ -21,6 +23,7 @@ export function beforeEnd(work) {
 
 for (const signal of ['SIGINT', 'SIGTERM'])
   process.once(signal, () => {
+    ending = true;
     for (const child of children) child.kill(signal);
     const late = new Promise((done) => setTimeout(done, 1000));
     Promise.race([Promise.allSettled([...farewells].map((work) => work())), late]).then(() =>

@@ -84,27 +84,41 @@ test('notices stand below one another, and none grows over the application', asy
 });
 
 test('what would be too much is refused in words, and the value stays', async ({ page }) => {
+  const layer = { kind: 'copies', id: 'c', name: 'Blocks', arrangement: 'grid', countX: 6, countY: 90, countZ: 90 };
+  const piece = {
+    id: 'b',
+    name: 'Blocks',
+    lap: { frames: 24, rate: { num: 24, den: 1 } },
+    layers: [layer],
+    flight: {},
+    look: {},
+  };
+  const file = (of: object) => ({
+    name: 'blocks.isomorph.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ format: 'isomorph', version: 3, piece: of })),
+  });
+  const open = async (of: object): Promise<void> => {
+    const chosen = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Open file' }).click();
+    await (await chosen).setFiles(file(of));
+  };
+  const notices = page.getByRole('region', { name: 'Notices' });
   await page.goto('/');
-  await page.getByRole('button', { name: 'New lap' }).click();
-  await page.getByRole('button', { name: 'Repeat a shape' }).click();
-  const count = page.getByRole('textbox', { name: /^(Count|Across|Columns)/ }).first();
-  await expect(count).toBeVisible();
-  const names = await page
-    .getByRole('complementary')
-    .getByRole('textbox')
-    .evaluateAll((all) => all.map((e) => e.getAttribute('aria-label') ?? ''));
-  const counts = names.filter((label) => /count|across|up|deep|columns|rows|along/i.test(label)).slice(0, 3);
-  for (const label of counts) {
-    const field = page.getByRole('textbox', { name: label, exact: true });
-    await field.fill('400');
-    await field.press('Enter');
-  }
-  await expect(page.getByRole('region', { name: 'Notices' })).toContainText(/bodies; the most is 200,000/);
-  expect(
-    (
-      await Promise.all(counts.map((label) => page.getByRole('textbox', { name: label, exact: true }).inputValue()))
-    ).every((v) => Number(v) === 400),
-  ).toBe(false);
+  await open({ ...piece, layers: [{ ...layer, countX: 400, countY: 400, countZ: 400 }] });
+  await expect(notices).toContainText('“Blocks” would have 64,000,000 bodies; the most is 200,000');
+  await notices.getByRole('button', { name: 'Dismiss' }).click();
+  await open(piece);
+  const across = page.locator('[data-row="layers.0.countX"]').getByRole('textbox');
+  await expect(across).toHaveValue('6');
+  await across.fill('400');
+  await across.press('Enter');
+  await expect(notices).toContainText('“Blocks” would have 3,240,000 bodies; the most is 200,000');
+  await expect(across).toHaveValue('6');
+  await across.fill('7');
+  await across.press('Enter');
+  await expect(across).toHaveValue('7');
+  await expect(notices).toHaveCount(0);
 });
 
 test('grips are at least 24 pixels, and opening a piece puts the focus into it', async ({ page }) => {
