@@ -61,6 +61,7 @@ export default ts.config(
         Buffer: 'readonly',
         setTimeout: 'readonly',
         performance: 'readonly',
+        btoa: 'readonly',
       },
     },
   },

@@ -7,6 +7,7 @@ export { cameraPose, type CameraPose } from './flight/camera';
 export { layerBatch, type Batch } from './layers/batch';
 export { definitionOf, layerKinds, newLayer, type Layer, type LayerKind } from './layers/registry';
 export { flowNoise, flowNoiseInto } from './noise/flow';
+export { PRESETS, presetLayer } from './layers/presets';
 export { hash4 } from './random/hash';
 export { pathFromSpec, type Path, type PathSpec } from './space/path';
 export { blurCircleMm, hyperfocalMm, fieldOfViewDeg } from './lens/optics';

@@ -48,5 +48,5 @@ export const fileName = (words: string, extension: string): string =>
 export const problemWords = (name: string, problems: readonly { where: string; what: string }[]): string =>
   `“${name}” was not opened: ${problems
     .slice(0, 3)
-    .map(({ where, what }) => (where ? `${where} ${what}` : what))
+    .map(({ where, what }) => (where && where !== 'version' ? `${where} ${what}` : what))
     .join('; ')}${problems.length > 3 ? `; and ${problems.length - 3} more` : ''}. Nothing was changed.`;

@@ -34,7 +34,13 @@ function shownOf(record: StoredPiece): Shown {
   const parsed = readStored(record);
   const shown: Shown = parsed.ok
     ? { record, piece: parsed.piece }
-    : { record, piece: null, why: parsed.problems.map(({ where, what }) => `${where} ${what}`.trim()).join('; ') };
+    : {
+        record,
+        piece: null,
+        why: parsed.problems
+          .map(({ where, what }) => (where === 'version' ? what : `${where} ${what}`.trim()))
+          .join('; '),
+      };
   read.set(record.id, { record, shown });
   return shown;
 }
