@@ -6,7 +6,7 @@ import { CHROMIUM_ARGS, chromiumPath } from '../../bin/browser.mjs';
 import { saved } from './ui';
 
 /** Tries of each way to leave; more are made by hand: KEEP_TRIES=10 npx playwright test keep */
-const TRIES = Number(process.env['KEEP_TRIES'] ?? 2);
+const TRIES = Number(process.env['KEEP_TRIES'] ?? 1);
 
 const name = (page: Page) => page.getByRole('textbox', { name: 'Name of the piece' });
 const rename = async (page: Page, words: string): Promise<void> => {

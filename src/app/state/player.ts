@@ -53,8 +53,9 @@ class Player {
       if (now) quietly(engine.api.setPiece(now));
     });
     // for tests: what a driver reset does
-    const lose = ({ detail }: Event & { detail?: number | null }): void =>
-      quietly(engine.api.loseContext('live', detail === undefined ? 600 : detail));
+    // and after how many milliseconds it gives it back; below zero never
+    const lose = ({ detail }: CustomEvent<number | null>): void =>
+      quietly(engine.api.loseContext('live', detail === null ? 600 : detail < 0 ? null : detail));
     addEventListener('isomorph:lose-context', lose as EventListener);
     return () => {
       removeEventListener('isomorph:lose-context', lose as EventListener);

@@ -4,7 +4,7 @@ import { BandHead } from '../../parts/BandHead';
 import { Button } from '../../parts/Button';
 import { Progress } from '../../parts/Progress';
 import { saveBlob } from '../../shell/save';
-import { cancelJob, forgetJob, useJobs, type Job } from './jobs';
+import { cancelJob, forgetJob, seen, useJobs, type Job } from './jobs';
 import styles from './Export.module.css';
 
 const duration = (seconds: number): string => {
@@ -15,6 +15,7 @@ const duration = (seconds: number): string => {
 /** What is being rendered, what waits, and what reading the finished files back found. */
 export function QueueBand() {
   const { jobs } = useJobs();
+  useEffect(seen, []);
   return (
     <>
       <BandHead title="Queue">

@@ -7,7 +7,7 @@ import { troubleWords } from '../../../core/trouble';
 import { announce } from '../../state/announce';
 import { useBench } from '../../state/bench';
 import { newId } from '../../state/edit';
-import { say } from '../../state/notices';
+import { say, unsay } from '../../state/notices';
 import { saveBlob } from '../../shell/save';
 
 export interface Job {
@@ -54,11 +54,16 @@ export function render(piece: Piece, delivery: Delivery): void {
   void next();
 }
 
+const endedNotice = ({ id }: Job): string => `ended ${id}`;
+
+/** The queue is in sight: what was said of it elsewhere is said there. */
+export const seen = (): void => useJobs.getState().jobs.forEach((job) => unsay(endedNotice(job)));
+
 /** Reads out how a job ended, and shows it where the queue is not in sight. */
 function tellEnd(job: Job, words: string, well: boolean): void {
   announce(`${job.name} ${well ? 'is ready' : 'failed'}.`);
   const { step, history } = useBench.getState();
-  if (step !== 'export' || !history) say(words, { id: `ended ${job.id}`, tone: well ? 'remark' : 'trouble' });
+  if (step !== 'export' || !history) say(words, { id: endedNotice(job), tone: well ? 'remark' : 'trouble' });
 }
 
 /** Asks before the page is left while something is being rendered: it would be lost. */
@@ -83,7 +88,11 @@ async function next(): Promise<void> {
       const blob = new Blob([result.bytes as Uint8Array<ArrayBuffer>], { type: codecOf(job.delivery.format).mime });
       update(job.id, { state: 'done', says: result.verified.says, verified: result.verified.ok, result: blob });
       saveBlob(blob, job.name);
-      tellEnd(job, `${job.name} is rendered and read back: ${result.verified.says}.`, result.verified.ok);
+      tellEnd(
+        job,
+        `${job.name} is ready${result.verified.ok ? '' : `, but ${result.verified.says}`}.`,
+        result.verified.ok,
+      );
     }
   } catch (error) {
     update(job.id, { state: 'failed', says: troubleWords(error) });
