@@ -13,7 +13,7 @@ import { FileDrop } from './FileDrop';
 import { Loops } from './Loops';
 import { Notices } from './Notices';
 import { pieceIdOf, showLoops } from './route';
-import styles from './App.module.css';
+import hidden from '../parts/Unseen.module.css';
 
 type Place = { at: 'loops' } | { at: 'opening' } | { at: 'bench'; id: string; phase: number };
 
@@ -71,7 +71,7 @@ export function App() {
         ) : null}
       </FileDrop>
       <Notices />
-      <p role="status" className={styles.unseen}>
+      <p role="status" className={hidden.unseen}>
         {announcement}
       </p>
     </I18nProvider>

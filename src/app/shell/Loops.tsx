@@ -16,6 +16,7 @@ import { Mark } from './Mark';
 import { showPiece } from './route';
 import { saveUnread } from './save';
 import { Thumbnail } from './Thumbnail';
+import hidden from '../parts/Unseen.module.css';
 import styles from './Loops.module.css';
 
 export const lapWords = ({ lap }: Piece): string =>
@@ -222,7 +223,7 @@ function LoopCard({ piece, onOpen, onRemove }: { piece: Piece; onOpen(): void; o
       <AriaButton className={styles.open} onPress={onOpen} onFocusChange={setNear}>
         <Thumbnail piece={piece} moving={near} />
         <span className={styles.name}>
-          <span className={styles.unseen}>Open </span>
+          <span className={hidden.unseen}>Open </span>
           {piece.name}
         </span>
         <span className={styles.lap}>{lapWords(piece)}</span>

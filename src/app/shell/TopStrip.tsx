@@ -10,6 +10,7 @@ import { Mark } from './Mark';
 import { PieceName } from './PieceName';
 import { showLoops } from './route';
 import menu from '../parts/Menu.module.css';
+import hidden from '../parts/Unseen.module.css';
 import styles from './TopStrip.module.css';
 
 const WORDS: Record<Step, string> = { build: 'Build', fly: 'Fly', look: 'Look', seam: 'Seam', export: 'Export' };
@@ -44,7 +45,7 @@ export function TopStrip({ onKeys }: { onKeys(): void }) {
         <AriaButton className={styles.home} onPress={showLoops} aria-label="Back to the loops">
           <Mark />
         </AriaButton>
-        <h1 className={styles.unseen}>{piece.name}</h1>
+        <h1 className={hidden.unseen}>{piece.name}</h1>
         <PieceName />
         <MenuTrigger>
           <Button kind="bare" label="Piece: save, open, copy">
