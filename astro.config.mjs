@@ -1,6 +1,9 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
+import { ensureKernels } from './scripts/kernels/build.mjs';
+
+await ensureKernels();
 
 process.env.ASTRO_TELEMETRY_DISABLED = '1';
 process.env.ASTRO_DISABLE_UPDATE_CHECK = 'true';

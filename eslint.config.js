@@ -1,4 +1,5 @@
 import js from '@eslint/js';
+import cycles from 'eslint-plugin-import-x';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
@@ -14,29 +15,48 @@ const ALLOWED = {
 };
 const rooms = Object.keys(ALLOWED);
 
-const direction = Object.entries(ALLOWED).map(([room, allowed]) => ({
-  files: [`src/${room}/**/*.{ts,tsx}`],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          ...rooms
-            .filter((other) => other !== room && !allowed.includes(other))
-            .map((other) => ({
-              // `../other/…` from any depth; a folder of the same name inside the room is written `./other`
-              regex: `^(\\.\\./)+${other}(/|$)`,
-              message: `${room} must not import from ${other}`,
-            })),
-          ...(room === 'engine' ? [] : [{ group: ['three', 'three/*'], message: 'three is the engine’s alone' }]),
-          ...(room === 'core'
-            ? [{ group: ['react', 'react-*', 'comlink', 'dexie', 'node:*'], message: 'the core is pure' }]
-            : []),
-        ],
-      },
-    ],
-  },
-}));
+/** The rooms of the core: each may import only from those before it. */
+const CORE = [
+  ...['kernel', 'random', 'time', 'noise', 'space', 'lens', 'scatter', 'colour', 'pictures'],
+  ...['forms', 'elements', 'solids', 'plants', 'treatments', 'layers', 'flight', 'look', 'deliveries'],
+  ...['piece', 'world', 'seam'],
+];
+
+// `../other/…` from any depth; a folder of the same name inside the room is written `./other`
+const into = (room, message) => ({ regex: `^(\\.\\./)+${room}(/|$)`, message });
+const purity = { group: ['react', 'react-*', 'comlink', 'dexie', 'node:*'], message: 'the core is pure' };
+const noThree = { group: ['three', 'three/*'], message: 'three is the engine’s alone' };
+
+const outerPatterns = (room) => [
+  ...rooms
+    .filter((other) => other !== room && !ALLOWED[room].includes(other))
+    .map((other) => into(other, `${room} must not import from ${other}`)),
+  ...(room === 'engine' ? [] : [noThree]),
+  ...(room === 'core' ? [purity] : []),
+];
+
+const only = (files, patterns) => ({
+  files,
+  ignores: ['**/*.test.ts'],
+  rules: { 'no-restricted-imports': ['error', { patterns }] },
+});
+
+const direction = [
+  ...rooms.map((room) => only([`src/${room}/**/*.{ts,tsx}`], outerPatterns(room))),
+  // the last that names a file counts: the rooms of the core repeat what holds for the core
+  ...CORE.map((room, i) =>
+    only(
+      [`src/core/${room}/**/*.ts`],
+      [
+        ...outerPatterns('core'),
+        ...CORE.slice(i + 1).map((below) =>
+          into(below, `core/${room} must not import from core/${below}, which is below`),
+        ),
+        into('index', 'the core’s rooms import from one another, not from its public names'),
+      ],
+    ),
+  ),
+];
 
 export default ts.config(
   { ignores: ['dist', '.astro', 'node_modules', 'test-results', '**/*.gen.ts'] },
@@ -46,11 +66,35 @@ export default ts.config(
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/no-non-null-assertion': 'error',
-      'no-restricted-syntax': ['error', { selector: 'ExportDefaultDeclaration', message: 'name what you export' }],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'ExportDefaultDeclaration', message: 'name what you export' },
+        {
+          selector: 'TSAsExpression > TSAsExpression > TSUnknownKeyword',
+          message: 'no casts through unknown: make the types say it (forms/ has the one corner that may)',
+        },
+        { selector: 'TSAsExpression > TSNeverKeyword', message: 'no casts to never' },
+        { selector: 'TSAsExpression > TSAnyKeyword', message: 'no casts to any' },
+        { selector: 'MemberExpression > Identifier[name="Reflect"]', message: 'no Reflect tricks' },
+      ],
     },
   },
+  { files: ['src/core/forms/{form,kinds}.ts'], rules: { 'no-restricted-syntax': 'off' } },
+  {
+    files: ['**/*.{ts,tsx}'],
+    plugins: { 'import-x': cycles },
+    settings: {
+      'import-x/extensions': ['.ts', '.tsx'],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
+      'import-x/resolver': { node: { extensions: ['.ts', '.tsx', '.mjs', '.js'] } },
+    },
+    rules: { 'import-x/no-cycle': ['error', { ignoreExternal: true }] },
+  },
   { files: ['src/app/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: hooks.configs.recommended.rules },
-  { files: ['*.js', '*.mjs', '*.config.ts', '**/*.d.ts'], rules: { 'no-restricted-syntax': 'off' } },
+  {
+    files: ['*.js', '*.mjs', '*.config.ts', '**/*.d.ts', '**/*.test.ts', 'tests/**/*.ts'],
+    rules: { 'no-restricted-syntax': 'off' },
+  },
   {
     files: ['**/*.mjs'],
     languageOptions: {
@@ -65,10 +109,5 @@ export default ts.config(
       },
     },
   },
-  {
-    // tests may look at three's loaders and curves as outside references
-    files: ['**/*.test.ts', 'tests/**/*.ts'],
-    rules: { 'no-restricted-imports': 'off' },
-  },
-  ...direction.map((entry) => ({ ...entry, ignores: ['**/*.test.ts'] })),
+  ...direction,
 );

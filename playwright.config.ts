@@ -1,5 +1,8 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM_ARGS, chromiumPath } from './bin/browser.mjs';
+import { ensureKernels } from './scripts/kernels/build.mjs';
+
+await ensureKernels();
 
 export default defineConfig({
   testDir: 'tests/e2e',

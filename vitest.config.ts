@@ -1,4 +1,7 @@
 import { defineConfig } from 'vitest/config';
+import { ensureKernels } from './scripts/kernels/build.mjs';
+
+await ensureKernels();
 
 export default defineConfig({
   test: {

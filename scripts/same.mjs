@@ -68,16 +68,18 @@ async function documentsOf(tree) {
     logLevel: 'error',
   });
   const core = await vite.ssrLoadModule('/src/core/index.ts');
-  const { PRESETS, presetLayer } = 'PRESETS' in core ? core : await vite.ssrLoadModule('/src/core/layers/presets.ts');
-  const presets = core.layerKinds.flatMap((kind) =>
-    PRESETS[kind].map((_, i) => [
+  // older revisions list kinds and presets otherwise
+  const kinds = core.LAYERS?.names ?? core.layerKinds;
+  const presetsOf = (kind) => core.PRESETS?.[kind] ?? core.definitionOf(kind).presets;
+  const presets = kinds.flatMap((kind) =>
+    presetsOf(kind).map((_, i) => [
       `preset ${kind} ${i + 1}`,
       core.toDocument(
         core.PieceSchema.parse({
           id: 'preset',
           name: 'Preset',
           lap: { frames: 60, rate: { num: 30, den: 1 } },
-          layers: [presetLayer(kind, i, { id: 'one', name: 'One', seed: 7 })],
+          layers: [core.presetLayer(kind, i, { id: 'one', name: 'One', seed: 7 })],
           flight: { shutterDeg: 180 },
           look: {},
         }),

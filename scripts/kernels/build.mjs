@@ -1,33 +1,61 @@
 #!/usr/bin/env node
-// Translates every kernel under src/core (x.glsl) into TypeScript beside it (x.gen.ts).
-//   build.mjs            write what changed          build.mjs --check   exit 1 when a generated file is stale
-//   build.mjs --watch    write on every change
-// A kernel is annotated in comments: `@include PATH`, `@export FUNCTION`, `@loop NAME FUNCTION [VARYING…]` (a loop over
-// typed arrays of the varying and all inout parameters; `id` is the running index), `@call FUNCTION` (kept as a call, so that no
-// function grows past what V8 optimises).
-import { existsSync, readFileSync, readdirSync, watch, writeFileSync } from 'node:fs';
+// Translates every kernel under src/core (x.glsl) into TypeScript beside it (x.gen.ts), which is not kept in the repository.
+//   build.mjs            make what is stale          build.mjs --watch   and again on every change
+// A kernel is annotated in comments:
+//   @include PATH                     text of another file that stands before this one's
+//   @kernel NAME FUNCTION [COLUMN…]   an element kernel: NAMEKernel, a loop over columns (those named, and all that it writes;
+//                                     `id` is the running index) with the type NAMEValues of what else it must be given
+//   @export FUNCTION                  one call of it in TypeScript; what it gives back is in kernel/scratch
+//   @shared FUNCTION                  called by all who use it, never copied into them
+//   @choice NAME OPTION…              choices that have a number: an object in TypeScript, NAME_OPTION in the kernel
+import { existsSync, readFileSync, readdirSync, statSync, watch, writeFileSync } from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { translate } from './translate.mjs';
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
 const coreDir = join(root, 'src/core');
+const scratch = join(coreDir, 'kernel/scratch');
+const runtime = join(coreDir, 'kernel/kernel');
+/** Numbers that the scratch arrays of kernel/scratch.ts hold. */
+const SCRATCH = 64;
 
 const annotations = (text, word) =>
   [...text.matchAll(new RegExp(`^// @${word} +(.+)$`, 'gm'))].map((match) => match[1].trim().split(/\s+/));
+const read = (path) => readFileSync(path, 'utf8');
+const included = (path) => annotations(read(path), 'include').map(([target]) => resolve(dirname(path), target));
+const capital = (name) => name[0].toUpperCase() + name.slice(1);
+const constant = (...names) => names.map((name) => name.replace(/[A-Z]/g, '_$&').toUpperCase()).join('_');
 
-/** The lines of a file after those of its includes, each file once, every line with where it came from. */
-function assemble(path, seen = new Set()) {
-  if (seen.has(path)) return [];
-  seen.add(path);
-  const text = readFileSync(path, 'utf8');
-  const before = annotations(text, 'include').flatMap(([target]) => assemble(resolve(dirname(path), target), seen));
-  const own = text.split('\n').map((code, index) => ({ code, file: relative(root, path), line: index + 1 }));
-  return [...before, ...own.filter(({ code }) => !code.startsWith('//'))];
+/** Lines of a file's own code: its choices as constants, then what is no comment at the start of a line. */
+function ownLines(path) {
+  const text = read(path);
+  const file = relative(root, path);
+  const choices = annotations(text, 'choice').flatMap(([name, ...options]) =>
+    options.map((option, i) => ({ code: `const int ${constant(name, option)} = ${i};`, file, line: 1 })),
+  );
+  const code = text.split('\n').map((line, index) => ({ code: line, file, line: index + 1 }));
+  return [...choices, ...code.filter((line) => !line.code.startsWith('//'))];
 }
 
+/** A file and all it includes, each once, what is included first. */
+function filesOf(path, seen = new Set()) {
+  if (seen.has(path)) return [];
+  seen.add(path);
+  return [...included(path).flatMap((file) => filesOf(file, seen)), path];
+}
+
+/** Where each shared function is written. */
+function sharedIn(files) {
+  return new Map(files.flatMap((file) => annotations(read(file), 'shared').map(([name]) => [name, file])));
+}
+
+const specifier = (from, to) => {
+  const name = relative(dirname(from), to).replace(/\.glsl$/, '.gen');
+  return name.startsWith('.') ? name : `./${name}`;
+};
+
 /** Translates, naming the file and line a person wrote when the kernel is refused. */
-function translateLines(lines, options) {
+function translated(translate, lines, options) {
   try {
     return translate(lines.map(({ code }) => code).join('\n'), options);
   } catch (error) {
@@ -40,75 +68,79 @@ function translateLines(lines, options) {
   }
 }
 
-function generate(path) {
-  const text = readFileSync(path, 'utf8');
-  const exports = annotations(text, 'export').map(([name]) => name);
-  if (exports.length === 0) return null;
-  const lines = assemble(path);
-  const calls = new Set(annotations(text, 'call').map(([name]) => name));
-  const loops = annotations(text, 'loop').map(([name, fn, ...varying]) => ({ name, fn, varying }));
-  const { code, signatures } = translateLines(lines, {
-    file: relative(root, path),
-    exports,
-    loops,
-    inline: (fn) => !calls.has(fn.name),
-    scratchArgs: true,
-  });
-  return (
-    code.replace(/(@ts-nocheck.*\n)/, `$1${imports(path)}`) +
-    `\n/** Parameters of each exported kernel, in order: name, GLSL type, direction. */\nexport const signatures = ${JSON.stringify(signatures)} as const;\n` +
-    `\n/** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */\nexport const sources: Record<string, string> = {\n${ownSources(path).join('')}};\n`
-  );
-}
+const VALUE = { float: 'number', int: 'number', uint: 'number', bool: 'number', sampler2D: 'Float64Array' };
+const typeOf = ({ type, numbers }) => VALUE[type] ?? `Numbers<${numbers}>`;
 
-const generatedFor = (path) => annotations(readFileSync(path, 'utf8'), 'export').length > 0;
-
-/** Included files that have a generated file of their own; those without are written out where they are needed. */
-function includedKernels(path, seen = new Set()) {
-  return annotations(readFileSync(path, 'utf8'), 'include').flatMap(([target]) => {
-    const file = resolve(dirname(path), target);
-    if (seen.has(file)) return [];
-    seen.add(file);
-    return generatedFor(file) ? [file] : includedKernels(file, seen);
-  });
-}
-
-const specifier = (from, to) => {
-  const name = relative(dirname(from), to).replace(/\.glsl$/, '.gen');
-  return name.startsWith('.') ? name : `./${name}`;
-};
-
-const imports = (path) =>
-  includedKernels(path)
-    .map((file, i) => `import { sources as from${i} } from '${specifier(path, file)}';\n`)
-    .join('');
-
-/** Lines of the table of sources: other kernels' tables, then files without one, then the kernel itself. */
-function ownSources(path) {
-  const kernels = includedKernels(path);
-  const plain = [];
-  const visit = (file) => {
-    for (const [target] of annotations(readFileSync(file, 'utf8'), 'include')) {
-      const included = resolve(dirname(file), target);
-      if (generatedFor(included)) continue;
-      visit(included);
-      if (!plain.includes(included)) plain.push(included);
-    }
-  };
-  visit(path);
-  const literal = (file) =>
-    readFileSync(file, 'utf8')
-      .split('\n')
-      .filter((line) => !line.startsWith('//'))
-      .join('\n')
-      .replace(/\\/g, '\\\\')
-      .replace(/`/g, '\\`')
-      .replace(/\$\{/g, '\\${');
+/** The typed kernel: its parameters, its loop, and the type of the values it must be given. */
+function kernelText({ name, fn, varying }, signature) {
+  const values = signature.filter((p) => p.direction === 'in' && p.name !== 'id' && !varying.includes(p.name));
+  const type = `${capital(name)}Values`;
   return [
-    ...kernels.map((_, i) => `  ...from${i},\n`),
-    ...[...plain, path].map((file) => `  '${relative(coreDir, file)}': \`${literal(file)}\`,\n`),
-  ];
+    `/** What ${fn} must be given besides its columns. */`,
+    `export type ${type} = {`,
+    ...values.map((p) => `  ${p.name}: ${typeOf(p)};`),
+    '};',
+    `export const ${name}Kernel: Kernel<${type}> = {`,
+    `  entry: '${fn}',`,
+    '  sources,',
+    `  signature: ${JSON.stringify(signature.map(({ numbers: _, ...p }) => p))},`,
+    `  columns: [${varying.map((column) => `'${column}'`).join(', ')}],`,
+    `  run: ${name}Run,`,
+    '};',
+    '',
+  ].join('\n');
 }
+
+const literal = (path) =>
+  ownLines(path)
+    .map(({ code }) => code)
+    .join('\n')
+    .replace(/\\/g, '\\\\')
+    .replace(/`/g, '\\`')
+    .replace(/\$\{/g, '\\${');
+
+/** The TypeScript of a kernel file. */
+function generated(translate, path) {
+  const text = read(path);
+  const files = filesOf(path);
+  const shared = sharedIn(files);
+  const kernels = annotations(text, 'kernel').map(([name, fn, ...varying]) => ({ name, fn, varying }));
+  const { code, signatures, imported, floats, integers } = translated(translate, files.flatMap(ownLines), {
+    file: relative(root, path),
+    exports: annotations(text, 'export').map(([name]) => name),
+    called: annotations(text, 'shared').map(([name]) => name),
+    loops: kernels.map(({ name, fn, varying }) => ({ name: `${name}Run`, fn, varying })),
+    shared: (name) => {
+      const home = shared.get(name);
+      return home === undefined ? null : home === path ? '' : home;
+    },
+  });
+  if (Math.max(floats, integers) > SCRATCH) throw new Error(`${relative(root, path)}: a call of too many numbers`);
+  const direct = included(path);
+  const from = (to) => specifier(path, to);
+  const lines = [
+    `// Made from ${relative(root, path)} by npm run kernels. Do not edit.`,
+    '// @ts-nocheck: unrolled loops compare constants',
+    ...(code.trim() === '' ? [] : [`import { RF, RI } from '${from(scratch)}';`]),
+    ...(kernels.length > 0 ? [`import type { Kernel, Numbers } from '${from(runtime)}';`] : []),
+    ...direct.map((file, i) => `import { sources as from${i} } from '${from(file)}';`),
+    ...[...imported].map(([name, home]) => `import { ${name} } from '${from(home)}';`),
+    code,
+    "/** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */",
+    'export const sources: Record<string, string> = {',
+    ...direct.map((_, i) => `  ...from${i},`),
+    `  '${relative(coreDir, path)}': \`${literal(path)}\`,`,
+    '};',
+    ...annotations(text, 'choice').map(
+      ([name, ...options]) =>
+        `export const ${name} = { ${options.map((option, i) => `${option}: ${i}`).join(', ')} } as const;`,
+    ),
+    ...kernels.map((kernel) => kernelText(kernel, signatures[kernel.fn])),
+  ];
+  return `${lines.join('\n').trimEnd()}\n`;
+}
+
+const outOf = (path) => path.replace(/\.glsl$/, '.gen.ts');
 
 function kernelFiles() {
   return readdirSync(coreDir, { recursive: true })
@@ -116,32 +148,23 @@ function kernelFiles() {
     .map((name) => join(coreDir, name));
 }
 
-function run(check) {
-  let stale = 0;
-  for (const path of kernelFiles()) {
-    const out = path.replace(/\.glsl$/, '.gen.ts');
-    const wanted = generate(path);
-    if (wanted === null || (existsSync(out) && readFileSync(out, 'utf8') === wanted)) continue;
-    if (check) {
-      stale++;
-      console.error(`${relative(root, out)} is stale: run npm run kernels`);
-    } else {
-      writeFileSync(out, wanted);
-      console.log(`wrote ${relative(root, out)}`);
-    }
-  }
-  return stale;
+/** Makes the translations of all kernels where one is missing or older than a kernel or the translator. Says nothing. */
+export async function ensureKernels() {
+  const files = kernelFiles();
+  const tools = ['build.mjs', 'translate.mjs'].map((name) => join(root, 'scripts/kernels', name));
+  const newest = Math.max(...[...files, ...tools].map((path) => statSync(path).mtimeMs));
+  if (files.every((path) => existsSync(outOf(path)) && statSync(outOf(path)).mtimeMs >= newest)) return 0;
+  const { translate } = await import('./translate.mjs');
+  for (const path of files) writeFileSync(outOf(path), generated(translate, path));
+  return files.length;
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
-  if (run(process.argv.includes('--check')) > 0) process.exitCode = 1;
+  const made = await ensureKernels();
+  if (made > 0) console.log(`${made} kernels translated`);
   if (process.argv.includes('--watch'))
     watch(coreDir, { recursive: true }, (_, name) => {
       if (!name?.endsWith('.glsl')) return;
-      try {
-        run(false);
-      } catch (error) {
-        console.error(error.message);
-      }
+      ensureKernels().catch((error) => console.error(error.message));
     });
 }

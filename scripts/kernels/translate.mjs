@@ -47,12 +47,12 @@ export function translate(
   {
     file = 'kernel.glsl',
     exports = [],
+    called = [],
     loops = [],
-    inline = () => true,
+    shared = () => null,
     f32 = false,
-    scratchArgs = false,
     types = true,
-    unroll = 16,
+    unroll = 4,
   } = {},
 ) {
   let lastLoc = null;
@@ -89,6 +89,7 @@ export function translate(
   const fns = new Map(),
     globals = new Map(),
     emitted = new Map(),
+    imported = new Map(),
     chunks = [];
   let maxF = 0,
     maxI = 0;
@@ -541,30 +542,17 @@ export function translate(
     if (c.stack.includes(f)) fail(`recursion through '${name}'`, n);
     const targets = f.params.map((p, i) => (p.q === 'in' ? null : lvalue(c, argN[i])));
     let res, outs;
-    if (inline(f)) [res, outs] = inlineCall(c, f, args);
+    const home = shared(name);
+    if (home === null) [res, outs] = inlineCall(c, f, args);
     else {
-      emit(f, scratchArgs);
-      let af = 0,
-        ai = 0;
-      const flat = f.params.flatMap((p, i) => (p.q === 'out' ? [] : args[i].c));
-      if (scratchArgs) {
-        // numbers in registers are boxed at a JS call, so pass them through typed arrays
-        f.params.forEach(
-          (p, i) =>
-            p.q !== 'out' &&
-            args[i].c.forEach((s) =>
-              c.out.push(
-                p.t.b === 'f' ? `RF[${af++}] = ${s};` : `RI[${ai++}] = ${p.t.b === 'b' ? `${s} ? 1 : 0` : s};`,
-              ),
-            ),
-        );
-        maxF = Math.max(maxF, af);
-        maxI = Math.max(maxI, ai);
-        flat.length = 0;
-        c.out.push(`${f.js}$();`);
-      }
-      if (!scratchArgs && f.ret.n === 1 && !f.hasOut) return { t: f.ret, c: [tmp(c, `${f.js}(${flat.join(', ')})`)] };
-      if (!scratchArgs) c.out.push(`${f.js}(${flat.join(', ')});`);
+      if (home === '') emit(f, true);
+      else imported.set(`${f.js}$`, home);
+      passArguments(
+        c,
+        f,
+        args.map((a) => a.c),
+      );
+      c.out.push(`${f.js}$(${tablesOf(f, (i) => args[i].c)});`);
       let kf = 0,
         ki = 0;
       const rd = (t) =>
@@ -576,6 +564,23 @@ export function translate(
     }
     targets.forEach((l, i) => l && l.forEach((x, k) => c.out.push(`${x} = ${outs[i][k]};`)));
     return { t: f.ret, c: res };
+  }
+  /** Tables among what a function is given: those are passed as they are. */
+  const tablesOf = (f, given) => f.params.flatMap((p, i) => (p.t.b === 't' ? given(i) : [])).join(', ');
+  /** Numbers in registers are boxed at a JS call, so they are passed through typed arrays. */
+  function passArguments(c, f, args) {
+    let af = 0,
+      ai = 0;
+    f.params.forEach(
+      (p, i) =>
+        p.q !== 'out' &&
+        p.t.b !== 't' &&
+        args[i].forEach((s) =>
+          c.out.push(p.t.b === 'f' ? `RF[${af++}] = ${s};` : `RI[${ai++}] = ${p.t.b === 'b' ? `${s} ? 1 : 0` : s};`),
+        ),
+    );
+    maxF = Math.max(maxF, af);
+    maxI = Math.max(maxI, ai);
   }
   function inlineCall(c, f, args) {
     const saved = { scope: c.scope, ret: c.ret },
@@ -815,6 +820,7 @@ export function translate(
       f.params.forEach(
         (p) =>
           p.q !== 'out' &&
+          p.t.b !== 't' &&
           top
             .get(p.name)
             .c.forEach((j) =>
@@ -823,7 +829,22 @@ export function translate(
               ),
             ),
       );
-      sig.length = 0;
+      sig.splice(0, Infinity, ...f.params.flatMap((p) => (p.t.b === 't' ? [top.get(p.name).c[0] + ty(p.t)] : [])));
+    }
+    if (!viaScratch && shared(f.name) === '') {
+      // the form that is called by all, with its arguments put where it reads them
+      emit(f, true);
+      passArguments(
+        c,
+        f,
+        f.params.map((p) => (p.q === 'out' ? [] : top.get(p.name).c)),
+      );
+      c.out.push(`${f.js}$(${tablesOf(f, (i) => top.get(f.params[i].name).c)});`);
+      const gives = f.ret.n === 1 && !f.hasOut;
+      if (gives) c.out.push(`return ${f.ret.b === 'f' ? 'RF[0]' : f.ret.b === 'u' ? 'RI[0] >>> 0' : 'RI[0]'};`);
+      const result = !types ? '' : gives ? ty(f.ret) : ': void';
+      chunks.push(`export function ${key}(${sig.join(', ')})${result} {\n${indent(c.out)}\n}`);
+      return;
     }
     const scalar = !viaScratch && f.ret.n === 1 && !f.hasOut,
       flush = (e) => {
@@ -1002,15 +1023,13 @@ export function translate(
     for (const f of l)
       if (f.ret !== T.void && !ends(f.body)) fail(`'${f.name}' can end without returning a value`, f.node);
   for (const e of exports) for (const f of fns.get(e) ?? fail(`export '${e}' not found`)) emit(f);
+  for (const e of called) for (const f of fns.get(e) ?? fail(`shared '${e}' not found`)) emit(f, true);
   loops.forEach(emitLoop);
-  const head =
-    `// Generated from ${file} by npm run kernels. Do not edit.\n// @ts-nocheck: unrolled loops compare constants\n` +
-    (maxF + maxI ? `export const RF = new Float64Array(${maxF || 1}), RI = new Int32Array(${maxI || 1});\n` : '');
   const signatures = Object.fromEntries(
-    [...exports].map((name) => [
-      name,
-      fns.get(name)[0].params.map((p) => ({ name: p.name, type: p.t.name, direction: p.q })),
+    loops.map(({ fn }) => [
+      fn,
+      fns.get(fn)[0].params.map((p) => ({ name: p.name, type: p.t.name, direction: p.q, numbers: p.t.n })),
     ]),
   );
-  return { code: head + chunks.join('\n') + '\n', signatures };
+  return { code: chunks.join('\n') + '\n', signatures, imported, floats: maxF, integers: maxI };
 }

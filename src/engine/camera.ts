@@ -1,8 +1,8 @@
 import * as THREE from 'three';
-import { cameraPose, type CameraPose } from '../core/flight/camera';
+import { cameraPose, type CameraPose } from '../core/world/camera';
 import type { Piece } from '../core/piece/schema';
 import { imageDistanceMm } from '../core/lens/optics';
-import { openLaps } from '../core/piece/exposed';
+import { openLaps } from '../core/world/exposed';
 
 /** The camera of one frame: its matrices over the open shutter and its lens in pixels. */
 export interface Shot {

@@ -1,10 +1,8 @@
 import type * as Comlink from 'comlink';
-import { guarded, workerName, type Guarded } from './work/guard';
-import type { EngineApi } from './protocol';
+import { guarded, workerName } from './work/guard';
+import type { EngineApi, EngineClient } from './protocol';
 import workerUrl from './worker.ts?worker&url';
 
-/** An engine in a worker of its own. Live picture and background work use separate ones. */
-export type EngineClient = Guarded<EngineApi>;
 export type EngineRemote = Comlink.Remote<EngineApi>;
 
 export const startEngine = (): EngineClient =>
@@ -17,4 +15,4 @@ export const startEngine = (): EngineClient =>
 export { workerUrl as engineUrl };
 export { Lane } from './work/lane';
 export { proxy, transfer } from 'comlink';
-export type { EngineApi, EngineTrouble, LiveListener, LiveStatus, LiveView } from './protocol';
+export type { EngineApi, EngineClient, EngineTrouble, LiveListener, LiveStatus, LiveView } from './protocol';

@@ -1,15 +1,13 @@
+import { layerLinks, worldOf, pipelineOf } from '../core/world/layers';
+import type { Drawing, Frames, Part } from '../core/layers/drawing';
 import * as THREE from 'three';
 import { joinSources } from '../core/kernel/kernel';
 import { sources as apertureSources } from '../core/lens/aperture.gen';
 import type { Mesh } from '../core/solids/mesh';
-import type { Drawing, Frames, Part } from '../core/layers/definition';
-import { layerLinks } from '../core/layers/batch';
-import { layerContext } from '../core/layers/context';
 import { relink, type Relinked } from '../core/layers/links/neighbours';
-import { layerEchoes, pipelineOf, shownPhase, type Pipeline } from '../core/layers/pipeline';
-import { definitionOf, type Layer } from '../core/layers/registry';
-import { gradientTable } from '../core/look/colour';
-import type { Gradient } from '../core/piece/fields';
+import { layerEchoes, shownPhase, type Pipeline } from '../core/world/pipeline';
+import { definitionOf, type Layer } from '../core/layers/kinds';
+import { gradientTable, type Gradient } from '../core/colour/colour';
 import type { Piece } from '../core/piece/schema';
 import { sources as hashSources } from '../core/random/hash.gen';
 import { ADDITIVE, bareGeometry, rawMaterial, type Quad } from './gl/quad';
@@ -231,7 +229,7 @@ export class LayerObjects {
     LayerObjects.builds++;
     this.pipeline = pipeline;
     const definition = definitionOf(layer.kind);
-    const context = layerContext(piece);
+    const context = worldOf(piece);
     const bodies = definition.bodies?.(layer) === true;
     this.gradient = gradientTexture();
     const drawings = definition.drawings(layer, share, context);
@@ -274,7 +272,7 @@ export class LayerObjects {
   ): LayerObjects {
     const definition = definitionOf(layer.kind);
     const pipeline = pipelineOf(piece, layer, share);
-    const context = layerContext(piece);
+    const context = worldOf(piece);
     const structure = JSON.stringify([
       layer.kind,
       definition.elementCount(layer, share, context),
@@ -349,21 +347,23 @@ export class LayerObjects {
     shareOf: (layer: Layer) => number,
     objectsOf: (id: string) => LayerObjects | undefined,
   ): void {
-    const linking = definitionOf(layer.kind).linking?.(layer, phases[1]);
-    if (!linking || layer.kind !== 'links') return;
-    const from = layer.from === null ? this : objectsOf(layer.from);
-    const to = layer.to === null ? from : objectsOf(layer.to);
+    const { linking: linkingOf, madeOf } = definitionOf(layer.kind);
+    const linking = linkingOf?.(layer, phases[1]);
+    if (!linking) return;
+    const [first = null, second = null] = madeOf?.(layer) ?? [];
+    const from = first === null ? this : objectsOf(first);
+    const to = second === null ? from : objectsOf(second);
     for (const { as, object, uniforms } of this.drawn) {
       if (as !== 'links' || !from || !to) continue;
       const [openPhase, phase, closePhase] = phases;
       const open = layerLinks(piece, layer, openPhase, shareOf, phase);
       const close = closePhase === openPhase ? open : layerLinks(piece, layer, closePhase, shareOf, phase);
       fillLinks(object.geometry as THREE.InstancedBufferGeometry, relink(open, close));
-      const [first, second] = [from.moments[0], to.moments[0]];
-      this.ends = { open: first.open, close: first.close };
-      uniforms.uOpenPlaceB.value = second.open[0];
-      uniforms.uClosePlaceB.value = second.close[0];
-      uniforms.uOpenLookB.value = second.open[1];
+      const [start, end] = [from.moments[0], to.moments[0]];
+      this.ends = { open: start.open, close: start.close };
+      uniforms.uOpenPlaceB.value = end.open[0];
+      uniforms.uClosePlaceB.value = end.close[0];
+      uniforms.uOpenLookB.value = end.open[1];
       uniforms.uFalloff.value = linking.falloff;
       uniforms.uThickness.value = linking.thickness;
       uniforms.uTile.value = piece.tile;

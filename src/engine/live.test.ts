@@ -1,6 +1,6 @@
+import { parsePiece } from '../core/world/open';
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { parsePiece } from '../core/piece/document';
 import type { Piece } from '../core/piece/schema';
 import { LivePicture } from './live';
 import type { LiveStatus, LiveView } from './protocol';

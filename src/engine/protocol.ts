@@ -1,10 +1,14 @@
-import type { Clearance } from '../core/flight/clearance';
-import type { Comfort } from '../core/flight/comfort';
+import type { StateReport } from '../core/seam/report';
+import type { Clearance } from '../core/world/clearance';
+import type { Comfort } from '../core/world/comfort';
 import type { Piece } from '../core/piece/schema';
-import type { StateReport } from '../core/seam/stateReport';
+import type { Guarded } from './work/guard';
 import type { PictureReport } from './seam/pictureReport';
 
 export type { PictureReport };
+
+/** An engine in a worker of its own. Live picture and background work use separate ones. */
+export type EngineClient = Guarded<EngineApi>;
 
 /** What the page asks of the live picture. */
 export interface LiveView {

@@ -1,11 +1,12 @@
+import { layerExtent } from '../core/world/layers';
+import { within } from '../core/layers/drawing';
 import * as THREE from 'three';
-import { layerExtent } from '../core/layers/context';
-import { definitionOf, type Layer } from '../core/layers/registry';
-import { bladesAt } from '../core/flight/schema';
+import { definitionOf, type Layer } from '../core/layers/kinds';
+import { bladesAt } from '../core/flight/form';
 import { apertureCells, type LensPass } from '../core/lens/cells';
-import { exposedPiece, exposureOf } from '../core/piece/exposed';
+import { exposedPiece, exposureOf } from '../core/world/exposed';
 import { blurRadiusPx } from '../core/lens/optics';
-import { hexToLinear } from '../core/look/colour';
+import { hexToLinear } from '../core/colour/colour';
 import { joinSources } from '../core/kernel/kernel';
 import type { Piece } from '../core/piece/schema';
 import { sources as hashSources } from '../core/random/hash.gen';
@@ -20,7 +21,6 @@ import backdropFragment from './passes/resolve/backdrop.frag.glsl?raw';
 import skySource from './passes/sky/sky.glsl?raw';
 import resolveFragment from './passes/resolve/resolve.frag.glsl?raw';
 import { LEVELS, Targets } from './targets';
-import { within } from '../core/layers/definition';
 import { frameAt } from '../core/time/lap';
 import { visibleParts } from './visible';
 import { Trouble } from '../core/trouble';
@@ -245,7 +245,7 @@ export class Renderer {
       ? [shot.openPhase, request.phase, shot.closePhase]
       : [request.phase, request.phase, request.phase];
     const seen = piece.layers.filter((layer) => !layer.hidden);
-    const named = new Set(seen.flatMap((layer) => (layer.kind === 'links' ? [layer.from, layer.to] : [])));
+    const named = new Set(seen.flatMap((layer) => definitionOf(layer.kind).madeOf?.(layer) ?? []));
     const shown = piece.layers
       .filter((layer) => !layer.hidden || named.has(layer.id))
       .map((layer) => {

@@ -1,12 +1,11 @@
+import { layerElements, worldOf } from '../core/world/layers';
+import { parsePiece } from '../core/world/open';
 import { readFileSync } from 'node:fs';
 import * as THREE from 'three';
 import { describe, expect, it } from 'vitest';
-import { layerElements } from '../core/layers/batch';
-import { definitionOf, type Layer } from '../core/layers/registry';
-import { parsePiece } from '../core/piece/document';
+import { definitionOf, type Layer } from '../core/layers/kinds';
 import type { Piece } from '../core/piece/schema';
 import { shotAt } from './camera';
-import { layerContext } from '../core/layers/context';
 import { visibleParts } from './visible';
 
 const demo = (name: string): Piece => {
@@ -14,7 +13,7 @@ const demo = (name: string): Piece => {
   if (!parsed.ok) throw new Error('the demo does not read');
   return parsed.piece;
 };
-const CONTEXT = layerContext(demo('ropewalk-tunnel'));
+const CONTEXT = worldOf(demo('ropewalk-tunnel'));
 const partsOf = (layer: Layer) => {
   const [drawing] = definitionOf(layer.kind).drawings(layer, 1, CONTEXT);
   return drawing.as === 'sprites' ? drawing.parts : [{ from: 0, to: 1, first: 0, count: Infinity }];

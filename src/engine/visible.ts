@@ -1,8 +1,8 @@
-import { standsOnce } from '../core/layers/route';
+import { layerExtent } from '../core/world/layers';
+import type { Part } from '../core/layers/drawing';
+import { standsOnce } from '../core/world/route';
 import * as THREE from 'three';
-import { layerExtent } from '../core/layers/context';
-import type { Layer } from '../core/layers/registry';
-import type { Part } from '../core/layers/definition';
+import type { Layer } from '../core/layers/kinds';
 import type { Piece } from '../core/piece/schema';
 import type { Shot } from './camera';
 

@@ -1,5 +1,5 @@
+import { stateReport, type StateReport } from '../core/seam/report';
 import * as Comlink from 'comlink';
-import { stateReport, type StateReport } from '../core/seam/stateReport';
 import { framePhase } from '../core/time/lap';
 import { LayerObjects } from './layerObjects';
 import { LivePicture } from './live';
@@ -9,8 +9,8 @@ import { Renderer, type FrameRequest } from './renderer';
 import { measureSeam } from './seam/measure';
 import { sayStarted } from './work/alive';
 import { Trouble, troubleCode, troubleWords } from '../core/trouble';
-import { flightClearance, type Clearance } from '../core/flight/clearance';
-import { flightComfort, type Comfort } from '../core/flight/comfort';
+import { flightClearance, type Clearance } from '../core/world/clearance';
+import { flightComfort, type Comfort } from '../core/world/comfort';
 import type { Piece } from '../core/piece/schema';
 
 const CODES = ['no-webgl2', 'no-float-targets', 'context-lost'] as const;

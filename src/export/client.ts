@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import type { Delivery } from '../core/piece/delivery';
+import type { Delivery } from '../core/deliveries/form';
 import type { Piece } from '../core/piece/schema';
 import { guarded, workerName } from '../engine/work/guard';
 import type { ExportApi, ExportProgress, ExportResult } from './worker';

@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import { deliveryFrames, type Delivery } from '../core/piece/delivery';
+import { deliveryFrames, type Delivery } from '../core/deliveries/form';
 import type { Piece } from '../core/piece/schema';
 import { startEngine } from '../engine/client';
 import { sayStarted } from '../engine/work/alive';

@@ -1,4 +1,5 @@
-import { parsePiece, toDocument, type ParsedPiece } from '../core/piece/document';
+import { parsePiece } from '../core/world/open';
+import { toDocument, type ParsedPiece } from '../core/piece/document';
 import type { Piece } from '../core/piece/schema';
 
 /** Largest piece file that is read, in bytes. A piece is a few kilobytes; this leaves room for thousands of keys. */

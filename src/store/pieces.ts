@@ -1,4 +1,5 @@
-import { parsePiece, type ParsedPiece } from '../core/piece/document';
+import { parsePiece } from '../core/world/open';
+import { type ParsedPiece } from '../core/piece/document';
 import { DOCUMENT_VERSION, type Piece } from '../core/piece/schema';
 import { database, type StoredPiece, type StoredSteps } from './database';
 

@@ -1,13 +1,14 @@
+import { layerElements } from '../../src/core/world/layers';
+import { presetLayer } from '../../src/core/layers/kinds';
 import { performance } from 'node:perf_hooks';
-import { cameraPose } from '../../src/core/flight/camera';
+import { cameraPose } from '../../src/core/world/camera';
 import { linkPoints } from '../../src/core/layers/links/neighbours';
-import { layerElements } from '../../src/core/layers/batch';
-import { presetLayer } from '../../src/core/layers/presets';
 import { PieceSchema, type Piece } from '../../src/core/piece/schema';
-import { RF, curl } from '../../src/core/noise/flow.gen';
+import { RF } from '../../src/core/kernel/scratch';
+import { curl } from '../../src/core/noise/flow.gen';
 import { hash4, unitFrom } from '../../src/core/random/hash';
 import { poissonDisk } from '../../src/core/scatter/poisson';
-import { newTreatment } from '../../src/core/treatments/registry';
+import { newTreatment } from '../../src/core/treatments/kinds';
 
 const cloud = (count: number): Float64Array =>
   Float64Array.from({ length: count * 3 }, (_, i) => unitFrom(hash4(Math.floor(i / 3), 3, 1, 1)[i % 3]) * 10);

@@ -1,6 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { definitionOf, layerKinds } from '../../src/core/layers/registry';
-import { presetLayer } from '../../src/core/layers/presets';
+import { definitionOf, presetLayer, LAYERS } from '../../src/core/layers/kinds';
 import { PieceSchema } from '../../src/core/piece/schema';
 import { boxOf, scaleHandle } from '../../src/app/steps/build/map/handles';
 import { mapView } from '../../src/app/steps/build/map/view';
@@ -32,7 +31,7 @@ const value = (page: Page, name: RegExp | string) => page.getByRole('textbox', {
 test('every need adds a layer that is drawn, and the lap still closes', async ({ page }) => {
   test.setTimeout(240_000);
   await newLap(page);
-  for (const kind of layerKinds) {
+  for (const kind of LAYERS.names) {
     await add(page, definitionOf(kind).need);
     await drawn(page);
     // one at a time: all together are too much for a software GPU
@@ -43,7 +42,7 @@ test('every need adds a layer that is drawn, and the lap still closes', async ({
       .click();
   }
   const cards = page.getByRole('complementary').getByRole('article');
-  await expect(cards).toHaveCount(layerKinds.length);
+  await expect(cards).toHaveCount(LAYERS.names.length);
   await step(page, 'Seam').click();
   await expect(page.getByRole('heading', { name: 'The lap closes' })).toBeVisible({ timeout: 60_000 });
 });

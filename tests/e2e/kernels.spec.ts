@@ -1,13 +1,14 @@
+import { layerElements } from '../../src/core/world/layers';
+import { parsePiece } from '../../src/core/world/open';
 import { expect, test, type Page } from '@playwright/test';
-import { RF as CF, RI as CI, conf, sources as confSources } from '../../src/core/kernel/conformance.gen';
+import { conf, sources as confSources } from '../../src/core/kernel/conformance.gen';
+import { RF as CF, RI as CI } from '../../src/core/kernel/scratch';
 import { joinSources } from '../../src/core/kernel/kernel';
-import { layerElements } from '../../src/core/layers/batch';
-import type { Elements } from '../../src/core/layers/elements';
-import { PRESETS, presetLayer } from '../../src/core/layers/presets';
-import { layerKinds, newLayer, type Layer } from '../../src/core/layers/registry';
-import { parsePiece, toDocument } from '../../src/core/piece/document';
+import type { Elements } from '../../src/core/elements/columns';
+import { newLayer, type Layer, definitionOf, presetLayer, LAYERS } from '../../src/core/layers/kinds';
+import { toDocument } from '../../src/core/piece/document';
 import { PieceSchema, type Piece } from '../../src/core/piece/schema';
-import { newTreatment, treatmentKinds, treatmentOf, type Treatment } from '../../src/core/treatments/registry';
+import { newTreatment, treatmentOf, type Treatment, TREATMENTS } from '../../src/core/treatments/kinds';
 import { flowNoiseInto, type NoiseSample } from '../../src/core/noise/flow';
 import { sources as flowSources } from '../../src/core/noise/flow.gen';
 import { hash4 } from '../../src/core/random/hash';
@@ -138,9 +139,11 @@ const pieceOf = (layers: Layer[]): Piece =>
     look: {},
   });
 
-for (const kind of layerKinds)
+for (const kind of LAYERS.names)
   test(`${kind}: every preset stands on the GPU where the core says`, async ({ page }) => {
-    const piece = pieceOf(PRESETS[kind].map((_, i) => presetLayer(kind, i, { id: `l${i}`, name: 'One', seed: 5 })));
+    const piece = pieceOf(
+      definitionOf(kind).presets.map((_, i) => presetLayer(kind, i, { id: `l${i}`, name: 'One', seed: 5 })),
+    );
     for (const layer of piece.layers) {
       const got = await elementsOn(page, toDocument(piece), layer.id, 0.37);
       expect(worstOf(got, layerElements(piece, layer.id, 0.37)), layer.id).toBeLessThan(1e-3);
@@ -169,7 +172,7 @@ for (const route of ['ring', 'closed', 'onward'] as const)
 test('every treatment with every reach moves elements on the GPU as in the core', async ({ page }) => {
   const reaches = ['everywhere', 'point', 'plane', 'route', 'order', 'noise'] as const;
   // one layer a treatment, reaches taken in turn; what is drawn vertex by vertex is judged by the pictures
-  const layers = treatmentKinds
+  const layers = TREATMENTS.names
     .filter((kind) => !treatmentOf(kind).solidOnly)
     .map((kind, i): Layer => {
       const t = {

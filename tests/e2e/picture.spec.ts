@@ -1,7 +1,7 @@
+import { layerElements } from '../../src/core/world/layers';
 import { pixmapUrl } from '../../src/core/pictures/pixmap';
 import { expect, test, type Page } from '@playwright/test';
-import { cameraPose } from '../../src/core/flight/camera';
-import { layerElements } from '../../src/core/layers/batch';
+import { cameraPose } from '../../src/core/world/camera';
 import { PieceSchema, type Piece } from '../../src/core/piece/schema';
 import { hash4, unitFrom } from '../../src/core/random/hash';
 import { rotate } from '../../src/core/space/vector';

@@ -1,9 +1,11 @@
+import { stateReport } from '../../src/core/seam/report';
+import { animatedPlaces } from '../../src/core/seam/values';
+import { parsePiece } from '../../src/core/world/open';
+import { worldOf } from '../../src/core/world/layers';
 import { readdirSync, readFileSync } from 'node:fs';
-import { cameraPose, layerBatch, parsePiece, stateReport, type Piece } from '../../src/core';
-import { animatedPlaces } from '../../src/core/seam/stateReport';
+import { cameraPose, layerBatch, type Piece } from '../../src/core';
 import { evaluateAnimated } from '../../src/core/time/animated';
-import { definitionOf } from '../../src/core/layers/registry';
-import { layerContext } from '../../src/core/layers/context';
+import { definitionOf } from '../../src/core/layers/kinds';
 
 /** Numbers from a seed, the same everywhere: mulberry32, in the public domain (Tommy Ettinger, 2017; from memory). */
 export function randomFrom(seed: number): () => number {
@@ -179,7 +181,7 @@ function use(piece: Piece): { what: Mishap['what']; detail: string } | null {
       return { what: 'not a number', detail: `camera at ${phase}` };
   }
   for (const layer of piece.layers) {
-    const count = definitionOf(layer.kind).elementCount(layer, 1, layerContext(piece));
+    const count = definitionOf(layer.kind).elementCount(layer, 1, worldOf(piece));
     const { position, scale, color, light } = layerBatch(piece, layer.id, 0.37, Math.min(1, 300 / count));
     if (![position, scale, color, light].every(finite))
       return { what: 'not a number', detail: `layer ${layer.id} (${layer.kind})` };

@@ -1,6 +1,7 @@
-import { parsePiece, stateReport } from '../../core';
+import { stateReport } from '../../core/seam/report';
+import { parsePiece } from '../../core/world/open';
+import { DELIVERY } from '../../core/deliveries/form';
 import { proxy, startEngine } from '../../engine/client';
-import { DeliverySchema } from '../../core/piece/delivery';
 import type { Piece } from '../../core/piece/schema';
 import { contentKey, STRIP_COLUMNS, STRIP_FRAMES, STRIP_WIDTH, stripHeight } from '../shell/strip';
 import { codecOf, startExport, type ExportProgress } from '../../export/client';
@@ -43,7 +44,7 @@ const lab = {
   },
   /** renders a delivery; the result's bytes come in slices through `lab.slice` */
   async render(piece: Piece, delivery: object, progress: (p: ExportProgress) => void = () => undefined) {
-    const parsed = DeliverySchema.safeParse({ id: 'lab', ...delivery });
+    const parsed = DELIVERY.schema.safeParse({ id: 'lab', ...delivery });
     if (!parsed.success)
       throw new Error(parsed.error.issues.map((issue) => `${issue.path.join('.')} ${issue.message}`).join('; '));
     const result = await startExport(piece, parsed.data, progress).result;
@@ -89,4 +90,4 @@ const lab = {
 };
 
 export type Lab = typeof lab;
-(globalThis as unknown as { lab: Lab }).lab = lab;
+Object.assign(globalThis, { lab });

@@ -1,7 +1,6 @@
 import { Trash2 } from 'lucide-react';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { gradientAt, linearToHex } from '../../core/look/colour';
-import type { Gradient } from '../../core/piece/fields';
+import { gradientAt, linearToHex, type Gradient } from '../../core/colour/colour';
 import { bench } from '../state/bench';
 import { Button } from './Button';
 import { ColourField } from './ColourField';

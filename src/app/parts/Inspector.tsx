@@ -1,11 +1,19 @@
 import { Dices } from 'lucide-react';
-import type { z } from 'zod';
-import { controlOf, isShown, type ControlMeta, type CurvePoint, type Gradient } from '../../core/piece/fields';
-import { TargetSchema } from '../../core/flight/target';
-import { routedBy } from '../../core/layers/route';
+import type { Gradient } from '../../core/colour/colour';
+import {
+  headingsOf,
+  isShown,
+  valueAt,
+  type Control,
+  type CurvePoint,
+  type Field,
+  type Heading,
+} from '../../core/forms';
+import type { FormLike } from '../../core/forms/field';
+import { offers } from '../../core/layers/kinds';
+import { getAt, type PiecePath } from '../../core/piece/paths';
 import type { Animated } from '../../core/time/animated';
 import { bench, useBench, usePiece } from '../state/bench';
-import { getAt } from '../../core/piece/paths';
 import { AnimatedField } from './AnimatedField';
 import { Button } from './Button';
 import { ChoiceField } from './ChoiceField';
@@ -21,14 +29,13 @@ import styles from './Row.module.css';
 import { SwitchField } from './SwitchField';
 
 interface Props {
-  /** an object schema whose fields carry control descriptions */
-  schema: z.ZodType;
+  form: FormLike;
   /** where in the piece the object is */
-  path: readonly (string | number)[];
+  path: PiecePath;
   /** steps that close, by field: winding values snap to them, plain numbers show their legal neighbours */
   closingSteps?: Record<string, number>;
-  /** only these groups, in this order */
-  groups?: readonly string[];
+  /** only under these headings, in this order */
+  groups?: readonly Heading[];
   /** other words for some fields' labels */
   labels?: Record<string, string>;
   /** fields that have rows of their own elsewhere */
@@ -37,55 +44,40 @@ interface Props {
   nested?: boolean;
 }
 
-interface Field {
+interface Row {
   name: string;
-  meta: ControlMeta;
-  schema: z.ZodType;
+  field: Field;
+  control: Control;
 }
 
-const fieldsOf = (schema: z.ZodType): Field[] =>
-  Object.entries((schema as z.ZodObject).shape as Record<string, z.ZodType>).flatMap(([name, field]) => {
-    const meta = controlOf(field);
-    return meta ? [{ name, meta, schema: field }] : [];
-  });
-
-/** Groups that come after what a thing is made of. */
-const LAST: readonly string[] = ['Matter', 'Place', 'Reach', 'Chance'];
 const TALL: ReadonlySet<string> = new Set(['gradient', 'profile', 'outline', 'picture']);
 
-/** The rows for an object of the piece, made from its schema. */
-export function Inspector({
-  schema,
-  path,
-  closingSteps = {},
-  groups,
-  labels = {},
-  without = [],
-  nested = false,
-}: Props) {
+const rowsOf = (form: FormLike): Row[] =>
+  Object.entries(form.fields).flatMap(([name, field]) =>
+    field.control ? [{ name, field, control: field.control }] : [],
+  );
+
+/** The rows for an object of the piece, made from its form. */
+export function Inspector({ form, path, closingSteps = {}, groups, labels = {}, without = [], nested = false }: Props) {
   const piece = usePiece();
-  const value = getAt(piece, path) as Record<string, unknown>;
-  const fields = fieldsOf(schema)
-    .filter(({ name, meta }) => isShown(meta, value) && !without.includes(name))
-    .map((field) => (field.name in labels ? { ...field, meta: { ...field.meta, label: labels[field.name] } } : field));
-  const found = [...new Set(fields.map(({ meta }) => meta.group ?? ''))];
-  const names = groups ?? [
-    ...found.filter((name) => !LAST.includes(name)),
-    ...LAST.filter((name) => found.includes(name)),
-  ];
-  return names.map((group) => {
-    const inGroup = fields.filter(({ meta }) => (meta.group ?? '') === group);
+  const owner = getAt(piece, path) as object;
+  const shown = rowsOf(form)
+    .filter(({ name, control }) => isShown(control, owner) && !without.includes(name))
+    .map((row) => (row.name in labels ? { ...row, control: { ...row.control, label: labels[row.name] } } : row));
+  const headings = groups ?? [...(shown.some(({ control }) => !control.group) ? [undefined] : []), ...headingsOf(form)];
+  return headings.map((heading) => {
+    const inGroup = shown.filter(({ control }) => control.group === heading);
     if (inGroup.length === 0) return null;
     return (
-      <section key={group} className={nested ? styles.nested : styles.group} aria-label={group || undefined}>
-        {group && !nested && groups?.length !== 1 ? <p className={styles.title}>{group}</p> : null}
-        {inGroup.map((field) => (
+      <section key={heading?.label ?? ''} className={nested ? styles.nested : styles.group} aria-label={heading?.label}>
+        {heading && !nested && groups?.length !== 1 ? <p className={styles.title}>{heading.label}</p> : null}
+        {inGroup.map((row) => (
           <FieldRow
-            key={field.name}
-            field={field}
-            path={[...path, field.name]}
-            value={value[field.name]}
-            closingStep={closingSteps[field.name] ?? 0}
+            key={row.name}
+            row={row}
+            path={[...path, row.name]}
+            value={valueAt(owner, row.name)}
+            closingStep={closingSteps[row.name] ?? 0}
           />
         ))}
       </section>
@@ -94,21 +86,20 @@ export function Inspector({
 }
 
 interface RowProps {
-  field: Field;
-  path: readonly (string | number)[];
+  row: Row;
+  path: PiecePath;
   value: unknown;
   closingStep: number;
 }
 
-function FieldRow({ field, path, value, closingStep }: RowProps) {
-  const { meta } = field;
+function FieldRow({ row: { field, control }, path, value, closingStep }: RowProps) {
   const selected = useBench((state) => state.selected?.join('.') === path.join('.'));
   const set = (next: unknown): void => bench.set(path, next);
-  const initial = field.schema.safeParse(undefined).data;
-  if (meta.control === 'animated')
+  const { initial, parts } = field;
+  if (control.control === 'animated')
     return (
       <AnimatedField
-        spec={meta}
+        spec={control}
         value={value as Animated}
         initial={typeof initial === 'number' ? initial : 0}
         closingStep={closingStep}
@@ -118,13 +109,12 @@ function FieldRow({ field, path, value, closingStep }: RowProps) {
         onSelect={() => bench.patch({ selected: [...path] })}
       />
     );
-  if (meta.control === 'target')
-    return <Inspector schema={TargetSchema} path={path} labels={{ on: meta.label }} nested />;
-  if (meta.control === 'points')
-    return <PointRows path={path} points={value as readonly CurvePoint[]} hint={meta.hint} />;
+  if (parts && value) return <Inspector form={parts.formOf(value)} path={path} labels={{ on: control.label }} nested />;
+  if (control.control === 'points')
+    return <PointRows path={path} points={value as readonly CurvePoint[]} hint={control.hint} />;
   return (
-    <PlainRow label={meta.label} hint={meta.hint} row={path.join('.')} tall={TALL.has(meta.control)}>
-      <Plain meta={meta} value={value} initial={initial} set={set} legalStep={closingStep} owner={Number(path[1])} />
+    <PlainRow label={control.label} hint={control.hint} row={path.join('.')} tall={TALL.has(control.control)}>
+      <Plain meta={control} value={value} initial={initial} set={set} legalStep={closingStep} owner={Number(path[1])} />
     </PlainRow>
   );
 }
@@ -137,7 +127,7 @@ function Plain({
   legalStep,
   owner,
 }: {
-  meta: ControlMeta;
+  meta: Control;
   value: unknown;
   initial: unknown;
   set(v: unknown): void;
@@ -188,7 +178,7 @@ function Plain({
     case 'profile':
       return <ProfileField spec={meta} value={value as number[]} onChange={set} />;
     case 'animated':
-    case 'target':
+    case 'part':
     case 'points':
       return null;
   }
@@ -209,20 +199,16 @@ function LayerField({
   own,
   set,
 }: {
-  meta: ControlMeta;
+  meta: Control;
   value: string | null;
   own: number;
   set(v: unknown): void;
 }) {
   const piece = usePiece();
-  const { of = 'tunnel', none = 'Nothing: straight' } = meta;
+  const { of = 'any', none = 'Nothing: straight' } = meta;
   const named = Object.fromEntries(
     piece.layers
-      .filter(
-        (layer) =>
-          (of === 'any' || (of === 'routed' ? routedBy(layer) !== null : layer.kind === of)) &&
-          layer !== piece.layers[own],
-      )
+      .filter((layer) => (of === 'any' || offers(layer, of)) && layer !== piece.layers[own])
       .map((layer) => [layer.id, layer.name]),
   );
   return (

@@ -1,5 +1,5 @@
+import { MOST_POINTS, type CurvePoint } from '../../core/forms';
 import { Plus, Trash2 } from 'lucide-react';
-import { MOST_POINTS, type CurvePoint } from '../../core/piece/fields';
 import { bench, useBench, usePiece } from '../state/bench';
 import { Button } from './Button';
 import { addPoint, pointKey, removePoint } from './curvePoints';

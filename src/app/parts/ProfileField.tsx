@@ -1,10 +1,10 @@
+import type { Control } from '../../core/forms';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import type { ControlMeta } from '../../core/piece/fields';
 import { bench } from '../state/bench';
 import styles from './ProfileField.module.css';
 
 interface Props {
-  spec: ControlMeta;
+  spec: Control;
   value: readonly number[];
   onChange(value: number[]): void;
 }

@@ -1,25 +1,22 @@
+import { mendValues } from '../../core/seam/values';
 import { useEffect, useState } from 'react';
-import type { z } from 'zod';
 import type { Piece } from '../../core/piece/schema';
 import { siblingOf, type Kin } from '../../core/piece/siblings';
-import { mendValues } from '../../core/seam/stateReport';
 import { startEngine } from '../../engine/client';
 import { bench, useBench, usePiece } from '../state/bench';
-import { getAt, setAt } from '../../core/piece/paths';
+import { getAt, setAt, type PiecePath } from '../../core/piece/paths';
+import { stepsBelow } from '../../core/world/steps';
 import styles from './Siblings.module.css';
 
 interface Props {
-  schema: z.ZodType;
-  path: readonly (string | number)[];
-  steps?: Record<string, number>;
-  group?: string;
-  parts?: Kin['parts'];
+  form: Kin['form'];
+  path: PiecePath;
+  group?: Kin['group'];
 }
 
 /** Near ones first, then farther and bolder. */
 const BOLDNESS = [0.2, 0.3, 0.4, 0.55, 0.7, 0.85, 1, 1] as const;
 const WIDTH = 192;
-const NO_STEPS = {};
 
 interface Sibling {
   boldness: number;
@@ -28,7 +25,7 @@ interface Sibling {
 }
 
 /** A fan of siblings of one thing of the piece around the present one. Picking one adopts it and fans out anew around it. */
-export function Siblings({ schema, path, steps = NO_STEPS, group, parts }: Props) {
+export function Siblings({ form, path, group }: Props) {
   const piece = usePiece();
   const frame = useBench((state) => state.status?.frameIndex ?? 0);
   // the fan stands around what was there when it was opened or chosen, not around every drag
@@ -44,7 +41,11 @@ export function Siblings({ schema, path, steps = NO_STEPS, group, parts }: Props
     const own = getAt(around.piece, where) as object;
     const list = BOLDNESS.map((boldness, i): Sibling => {
       const wander = { seed: around.seed * 97 + i, boldness };
-      return { boldness, value: siblingOf(own, { schema, steps, group, parts }, wander), picture: null };
+      return {
+        boldness,
+        value: siblingOf(own, { form, steps: stepsBelow(around.piece, where), group }, wander),
+        picture: null,
+      };
     });
     const draw = async (): Promise<void> => {
       setSiblings(list);
@@ -72,7 +73,7 @@ export function Siblings({ schema, path, steps = NO_STEPS, group, parts }: Props
       engine.close();
       for (const url of urls) URL.revokeObjectURL(url);
     };
-    // the schema and steps belong to the thing at the path
+    // the form belongs to the thing at the path
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [around, key, group]);
 

@@ -1,4 +1,4 @@
-import type { CurvePoint } from '../../core/piece/fields';
+import type { CurvePoint } from '../../core/forms';
 import { newId } from '../state/edit';
 
 /** What a point of a drawn curve is chosen by: its own names may come again in another curve. */

@@ -1,13 +1,10 @@
+import { FLIGHT_HEADINGS } from '../../core/flight/form';
+import { isShown } from '../../core/forms';
 import { useMemo } from 'react';
 import { Autocomplete, Input, Menu, MenuItem, SearchField, useFilter } from 'react-aria-components';
-import type { z } from 'zod';
-import { routeOf } from '../../core/flight/routes/registry';
-import { FlightSchema } from '../../core/flight/schema';
-import { definitionOf } from '../../core/layers/registry';
-import { LookSchema } from '../../core/look/schema';
-import { treatmentOf } from '../../core/treatments/registry';
-import { controlOf, isShown } from '../../core/piece/fields';
-import type { Piece } from '../../core/piece/schema';
+import { treatmentOf } from '../../core/treatments/kinds';
+import type { Part } from '../../core/forms/walk';
+import { partsOfPiece, type Piece } from '../../core/piece/schema';
 import { Sheet } from '../parts/Sheet';
 import styles from '../parts/Sheet.module.css';
 import { bench, useBench, usePiece } from '../state/bench';
@@ -20,9 +17,6 @@ interface Found {
   where: string;
   go(): void;
 }
-
-const shapeOf = (schema: z.ZodType): Record<string, z.ZodType> =>
-  (schema as z.ZodObject).shape as Record<string, z.ZodType>;
 
 /** Shows a value's row and puts the focus into it. */
 function showRow(label: string, state: Parameters<typeof bench.patch>[0]): void {
@@ -43,54 +37,41 @@ function showRow(label: string, state: Parameters<typeof bench.patch>[0]): void 
   );
 }
 
-function valuesOf(piece: Piece): Found[] {
-  const rows = (
-    schema: z.ZodType,
-    owner: object,
-    where: string,
-    prefix: string,
-    state: (group: string) => Parameters<typeof bench.patch>[0],
-  ): Found[] =>
-    Object.entries(shapeOf(schema)).flatMap(([name, field]) => {
-      const meta = controlOf(field);
-      if (!meta || !isShown(meta, owner)) return [];
-      const id = `${prefix}.${name}`;
-      return [
-        {
-          id,
-          words: meta.label,
-          where: `${where} · ${meta.group ?? ''}`,
-          go: () => showRow(id, state(meta.group ?? '')),
-        },
-      ];
-    });
-  return [
-    ...piece.layers.flatMap((layer, i) => {
-      const state = () => ({ step: 'build', open: layer.id }) as const;
-      return [
-        ...rows(definitionOf(layer.kind).schema, layer, layer.name, `layers.${i}`, state),
-        ...layer.treatments.flatMap((t, k) =>
-          rows(
-            treatmentOf(t.kind).schema,
-            t,
-            `${layer.name} · ${treatmentOf(t.kind).label}`,
-            `layers.${i}.treatments.${k}`,
-            () => ({
-              ...state(),
-              openTreatment: t.id,
-            }),
-          ),
-        ),
-      ];
-    }),
-    ...rows(FlightSchema, piece.flight, 'Fly', 'flight', (group) => ({ step: 'fly', open: group })),
-    ...rows(routeOf(piece.flight.route.kind).schema, piece.flight.route, 'Fly', 'flight.route', () => ({
-      step: 'fly',
-      open: 'Route',
-    })),
-    ...rows(LookSchema, piece.look, 'Look', 'look', (group) => ({ step: 'look', open: group })),
-  ];
+/** Where the rows of a part of a piece are. */
+function placeOf(
+  piece: Piece,
+  { path }: Part,
+  heading: string,
+): { where: string; state: Parameters<typeof bench.patch>[0] } {
+  const [room, index, , k] = path;
+  if (room === 'layers') {
+    const layer = piece.layers[Number(index)];
+    const treatment = typeof k === 'number' ? layer.treatments[k] : undefined;
+    return {
+      where: treatment ? `${layer.name} · ${treatmentOf(treatment.kind).label}` : layer.name,
+      state: { step: 'build', open: layer.id, ...(treatment ? { openTreatment: treatment.id } : {}) },
+    };
+  }
+  if (room === 'look') return { where: 'Look', state: { step: 'look', open: heading || 'Glow' } };
+  return { where: 'Fly', state: { step: 'fly', open: heading || FLIGHT_HEADINGS.route.label } };
 }
+
+/** Parts whose rows can be gone to. */
+const ROOMS: readonly unknown[] = ['layers', 'flight', 'look'];
+
+const valuesOf = (piece: Piece): Found[] =>
+  partsOfPiece(piece)
+    .filter(({ path }) => ROOMS.includes(path[0]) && path.length > (path[0] === 'layers' ? 1 : 0))
+    .filter(({ above, path }) => above?.form.fields[path[above.path.length]].control?.control !== 'part')
+    .flatMap((part) =>
+      Object.entries(part.form.fields).flatMap(([name, { control }]) => {
+        if (!control || !isShown(control, part.value)) return [];
+        const id = [...part.path, name].join('.');
+        const heading = control.group?.label ?? '';
+        const { where, state } = placeOf(piece, part, heading);
+        return [{ id, words: control.label, where: `${where} · ${heading}`, go: () => showRow(id, state) }];
+      }),
+    );
 
 const commands = (piece: Piece): Found[] => [
   {

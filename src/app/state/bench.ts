@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { excessOf } from '../../core/piece/budget';
+import { excessOf } from '../../core/world/budget';
 import { setAt } from '../../core/piece/paths';
 import type { View } from '../../core/flight/routes/view';
 import type { Piece } from '../../core/piece/schema';
@@ -34,7 +34,7 @@ export interface Bench {
   /** id of the chosen point of the circuit or station */
   chosenPoint: string | null;
   /** path of the animated value shown on the track and in the band */
-  selected: (string | number)[] | null;
+  selected: readonly (string | number)[] | null;
   status: LiveStatus | null;
   trouble: EngineTrouble | null;
   saved: 'saved' | 'saving' | 'failed';

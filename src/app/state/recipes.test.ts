@@ -1,6 +1,6 @@
+import { stateReport } from '../../core/seam/report';
 import { describe, expect, it } from 'vitest';
 import { PieceSchema } from '../../core/piece/schema';
-import { stateReport } from '../../core/seam/stateReport';
 import { firstDeliveries } from '../steps/export/Export';
 import { blankPiece, copyOf, recipes } from './recipes';
 

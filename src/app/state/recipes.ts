@@ -1,4 +1,4 @@
-import { parsePiece } from '../../core/piece/document';
+import { parsePiece } from '../../core/world/open';
 import { PieceSchema, type Piece } from '../../core/piece/schema';
 import { newId } from './edit';
 

@@ -1,5 +1,5 @@
+import { parsePiece } from '../../core/world/open';
 import type { Piece } from '../../core/piece/schema';
-import { parsePiece } from '../../core/piece/document';
 import { saveFile } from '../shell/save';
 import { showLoops, showPiece } from '../shell/route';
 import { database } from '../../store/database';

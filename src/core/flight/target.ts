@@ -1,11 +1,11 @@
-import { z } from 'zod';
-import { animated, choice, integer, layerRef, type ControlMeta } from '../piece/fields';
+import { animated, choice, form, integer, layerRef, shownPart, type Field, type Info, type ValueOf } from '../forms';
 import type { Vec3 } from '../space/vector';
 
 const metres = { unit: 'm', min: -10_000, max: 10_000, comfort: 10 };
 const atPoint = { field: 'on', is: ['point'] };
 
-const fields = {
+/** A place the camera can aim at, focus on, hold in size or ride on. */
+export const TARGET = form({
   on: choice(
     'point',
     { point: 'A point', layer: 'A layer’s middle', element: 'One of its elements' },
@@ -34,15 +34,11 @@ const fields = {
     when: { field: 'on', is: ['element'] },
     hint: 'Which of its elements, counted from 0.',
   }),
-};
+});
+export type Target = ValueOf<typeof TARGET>;
 
-/** The schema of a place the camera can aim at, focus on, hold in size or ride on. */
-export const TargetSchema = z.looseObject(fields);
-export type Target = z.infer<typeof TargetSchema>;
-
-/** A target as a field of the document. */
-export const target = (initial: z.input<typeof TargetSchema>, info: Omit<ControlMeta, 'control' | 'choices'>) =>
-  TargetSchema.prefault(initial).meta({ control: 'target', ...info });
+/** A target as a part of something. */
+export const target = (initial: Partial<Target>, info: Info): Field<Target> => shownPart(TARGET, initial, info);
 
 /** A place given as metres aside, above and ahead, in the world's axes. */
 export const worldAt = (aside: number, above: number, ahead: number): Vec3 => [aside, above, -ahead];

@@ -1,6 +1,5 @@
 // The whole language of the kernels in one function: run on the GPU and as TypeScript, the two must agree.
 // @export conf
-// @loop confRun conf id
 const vec3 KV = normalize(vec3(1.0, 2.0, -2.0));
 const int KI = 3 << 2;
 float twoWay(float x) { if (x > 0.5) return x * 2.0; else if (x < -0.5) { return -x; } return 0.25; }

@@ -1,25 +1,41 @@
+/** So many numbers. */
+export type Numbers<N extends number> = N extends 2
+  ? readonly [number, number]
+  : N extends 3
+    ? readonly [number, number, number]
+    : N extends 4
+      ? readonly [number, number, number, number]
+      : readonly number[];
+
 /** Kernel parameters by name; vectors as arrays, tables (sampler2D) as four numbers an entry. */
-export type KernelValues = Record<string, number | readonly number[] | Float64Array>;
+export type KernelValues = Readonly<Record<string, number | readonly number[] | Float64Array>>;
 
 export interface KernelParameter {
   readonly name: string;
   readonly type: string;
-  readonly direction: string;
-}
-
-/** A kernel in both its forms: GLSL for the GPU and a generated loop over typed arrays for the CPU. */
-export interface Kernel {
-  entry: string;
-  /** GLSL by file, in order */
-  sources: Record<string, string>;
-  signature: readonly KernelParameter[];
-  /** the generated loop: (first, end, inputs and inouts in the kernel's order, outs) */
-  run: (...args: never[]) => void;
+  readonly direction: 'in' | 'out' | 'inout';
 }
 
 type Column = Float64Array | Uint32Array | Int32Array;
 /** The arrays a kernel reads or writes, by parameter name. */
 export type Columns = Readonly<Record<string, Column>>;
+
+/**
+ * A kernel in both its forms: GLSL for the GPU and a generated loop over typed arrays for the CPU. `Values` are the
+ * parameters that are the same for every element: uniforms on the GPU.
+ */
+export interface Kernel<Values extends KernelValues = KernelValues> {
+  entry: string;
+  /** GLSL by file, in order */
+  sources: Record<string, string>;
+  signature: readonly KernelParameter[];
+  /** parameters that are read from arrays; all it writes are arrays besides */
+  columns: readonly string[];
+  /** the generated loop: (first, end, inputs and inouts in the kernel's order, outs) */
+  run: (...args: never[]) => void;
+  /** never there: it ties a kernel to what it must be given */
+  needs?: Values;
+}
 
 /** The GLSL of several kernels, every file once. */
 export const joinSources = (...lists: readonly Record<string, string>[]): string =>
@@ -40,7 +56,13 @@ const NUMBERS: Record<string, number> = { vec2: 2, vec3: 3, vec4: 4, ivec2: 2, i
  * @param columns arrays for the rest; a parameter found here is taken from it, never from `values`
  * @throws RangeError naming a parameter that is missing or of the wrong width
  */
-export function runKernel(kernel: Kernel, first: number, end: number, values: KernelValues, columns: Columns): void {
+export function runKernel<Values extends KernelValues>(
+  kernel: Kernel<Values>,
+  first: number,
+  end: number,
+  values: Values,
+  columns: Columns,
+): void {
   const args: unknown[] = [];
   const outs: Column[] = [];
   for (const p of kernel.signature) {
@@ -57,7 +79,7 @@ export function runKernel(kernel: Kernel, first: number, end: number, values: Ke
         args.push(value);
         continue;
       }
-      const list = typeof value === 'number' ? [value] : value;
+      const list = typeof value === 'number' ? [value] : (value as readonly number[] | undefined);
       if (list?.length !== (NUMBERS[p.type] ?? 1))
         throw new RangeError(`kernel ${kernel.entry}: parameter ${p.name} needs ${NUMBERS[p.type] ?? 1} number(s)`);
       args.push(...list);

@@ -1,20 +1,22 @@
+import { elementIn } from '../world/elements';
+import { sceneOfPiece } from '../world/camera';
+import { stateReport } from '../seam/report';
+import { parsePiece } from '../world/open';
+import { layerElements, worldOf, layerExtent } from '../world/layers';
+import { within } from './drawing';
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { parsePiece } from '../piece/document';
 import { PieceSchema, type Piece } from '../piece/schema';
-import { cameraPose } from '../flight/camera';
+import { cameraPose } from '../world/camera';
 import { setAt } from '../piece/paths';
-import { stateReport } from '../seam/stateReport';
 import { subtract, type Vec3 } from '../space/vector';
-import { gradientAt } from '../look/colour';
-import { layerBatch, layerElement, layerElements } from './batch';
-import { layerContext, layerExtent } from './context';
+import { gradientAt } from '../colour/colour';
+import { layerBatch } from '../world/batch';
 import { grow } from '../plants/grow';
 import { SPECIES, type SpeciesName } from '../plants/species';
-import { within } from './definition';
 import { routePoints, tunnelRoute } from './tunnel/tunnel';
-import { definitionOf, layerKinds, newLayer, type Layer } from './registry';
+import { definitionOf, newLayer, type Layer, LAYERS } from './kinds';
 
 const pieceWith = (layer: Partial<Layer> & { kind: Layer['kind'] }, more: object = {}): Piece =>
   PieceSchema.parse({
@@ -34,7 +36,7 @@ const demo = (name: string): Piece => {
 };
 
 describe('a single element', () => {
-  it.each(layerKinds)('%s: stands where it stands among all, at any phase, treated or not', (kind) => {
+  it.each(LAYERS.names)('%s: stands where it stands among all, at any phase, treated or not', (kind) => {
     for (const treatments of [
       [],
       [
@@ -47,12 +49,15 @@ describe('a single element', () => {
       for (const phase of [0.2, 0.7, 0.2]) {
         const all = layerElements(piece, 'one', phase);
         for (const index of [0, 3, all.count - 1].filter((n) => n < all.count)) {
-          const one = layerElement(piece, 'one', index, phase);
+          const one = elementIn(sceneOfPiece(piece), 'one', index, phase);
           for (let k = 0; k < 3; k++) expect(one?.position[k]).toBeCloseTo(all.position[index * 3 + k], 5);
           for (let k = 0; k < 4; k++) expect(one?.rotation[k]).toBeCloseTo(all.rotation[index * 4 + k], 5);
         }
-        if (all.count === 0) expect(layerElement(piece, 'one', 0, phase)).toBeNull();
-        else expect(layerElement(piece, 'one', 1e9, phase)).toEqual(layerElement(piece, 'one', all.count - 1, phase));
+        if (all.count === 0) expect(elementIn(sceneOfPiece(piece), 'one', 0, phase)).toBeNull();
+        else
+          expect(elementIn(sceneOfPiece(piece), 'one', 1e9, phase)).toEqual(
+            elementIn(sceneOfPiece(piece), 'one', all.count - 1, phase),
+          );
       }
     }
   });
@@ -125,7 +130,7 @@ describe('particle field', () => {
 
   it('its slices hold every particle once, each where the slice says', () => {
     const piece = pieceWith({ kind: 'field', shape: 'box', count: 3000 });
-    const [drawing] = definitionOf('field').drawings(piece.layers[0], 1, layerContext(piece));
+    const [drawing] = definitionOf('field').drawings(piece.layers[0], 1, worldOf(piece));
     if (drawing.as !== 'sprites') throw new Error('particles are sprites');
     expect([...drawing.order].sort((a, b) => a - b)).toEqual(Array.from({ length: 3000 }, (_, id) => id));
     const { position } = layerElements(piece, 'one', 0);
@@ -310,12 +315,12 @@ describe('a tunnel carried along a ring or a drawn curve', () => {
 });
 
 describe('every kind of layer', () => {
-  it.each(layerKinds)('%s: has a summary, drawings and a batch of its own size', (kind) => {
+  it.each(LAYERS.names)('%s: has a summary, drawings and a batch of its own size', (kind) => {
     const piece = pieceWith({ kind });
     const batch = layerBatch(piece, 'one', 0.2);
     expect(batch.color.length).toBe(batch.count * 3);
     expect(Math.hypot(...batch.quaternion.subarray(0, 4))).toBeCloseTo(1, 5);
-    expect(definitionOf(kind).drawings(piece.layers[0], 1, layerContext(piece)).length).toBeGreaterThan(0);
+    expect(definitionOf(kind).drawings(piece.layers[0], 1, worldOf(piece)).length).toBeGreaterThan(0);
   });
 
   it('no NaN for any legal value', () => {
@@ -533,7 +538,7 @@ describe('ground and growth', () => {
   });
 
   it('its normals are those of its heights', () => {
-    const at = layerContext(world({})).groundOf('land');
+    const at = worldOf(world({})).groundOf('land');
     if (!at) throw new Error('no ground');
     for (let i = 0; i < 60; i++) {
       const [x, z, h] = [((i * 37) % 100) / 6 - 8, -((i * 53) % 80) / 10, 1e-3];
@@ -543,13 +548,13 @@ describe('ground and growth', () => {
   });
 
   it('the valley stays low for the camera', () => {
-    const at = layerContext(world({})).groundOf('land');
+    const at = worldOf(world({})).groundOf('land');
     for (let i = 0; i < 50; i++) expect(at?.((i / 50) * 2 - 1, -i * 0.16).height).toBeCloseTo(-1.2, 6);
   });
 
   it('plants stand on the ground, off the path, within slope and heights, and no two too near', () => {
     const piece = world({ count: 900, slope: 20, low: -1.1, high: -0.4, path: 0.8, distance: 0.3, clumps: 0 });
-    const at = layerContext(piece).groundOf('land');
+    const at = worldOf(piece).groundOf('land');
     const { position, count } = layerElements(piece, 'one', 0);
     expect(count).toBeGreaterThan(60);
     for (let i = 0; i < count; i++) {

@@ -3,7 +3,9 @@
 // B blades has the same area, so changing the blades does not change the exposure.
 // @export lensPoint
 // @export apertureGauge
+// @shared apertureGauge
 // @export apertureSquare
+// @shared apertureSquare
 // @include ../noise/turn.glsl
 
 const float PI = 3.14159265358979;

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { hash4, unitFrom } from '../random/hash';
-import { RF, apertureGauge, apertureSquare, lensPoint } from './aperture.gen';
+import { RF } from '../kernel/scratch';
+import { apertureGauge, apertureSquare, lensPoint } from './aperture.gen';
 import { apertureCells } from './cells';
 
 describe('aperture cells', () => {

@@ -1,4 +1,5 @@
-import { RF, lensPoint } from './aperture.gen';
+import { RF } from '../kernel/scratch';
+import { lensPoint } from './aperture.gen';
 
 /** One pass of a frame: the box of the (lens × lens × shutter) net it owns, and the lens point in its middle. */
 export interface LensPass {

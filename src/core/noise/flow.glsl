@@ -4,8 +4,8 @@
 // per lap, so that a fixed point in space does not see a plain sine that merely negates itself.
 // @export flowNoise
 // @export curl
-// @loop flowNoiseRun flowNoise p
-// @call flowNoise
+// @shared flowNoise
+// @shared curl
 // @include ../random/hash.glsl
 // @include ./turn.glsl
 

@@ -2,7 +2,8 @@ import { createNoise3D } from 'simplex-noise';
 import { describe, expect, it } from 'vitest';
 import { hash4, unitFrom } from '../random/hash';
 import { flowNoise } from './flow';
-import { RF, curl } from './flow.gen';
+import { RF } from '../kernel/scratch';
+import { curl } from './flow.gen';
 
 const PERIOD = [8, 8, 8] as const;
 const anywhere = (i: number): [number, number, number, number] =>

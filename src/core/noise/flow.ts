@@ -1,4 +1,5 @@
-import { RF, flowNoise as flowNoiseKernel } from './flow.gen';
+import { RF } from '../kernel/scratch';
+import { flowNoise as flowNoiseKernel } from './flow.gen';
 
 export interface NoiseSample {
   value: number;

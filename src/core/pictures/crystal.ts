@@ -1,4 +1,4 @@
-import { hexToLinear, linearToHex } from '../look/colour';
+import { hexToLinear, linearToHex } from '../colour/colour';
 import type { Picture } from './pixmap';
 
 const SIZE = 64;

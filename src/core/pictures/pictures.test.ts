@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { PieceSchema } from '../piece/schema';
-import { newLayer } from '../layers/registry';
+import { newLayer } from '../layers/kinds';
 import { crystalPicture } from './crystal';
 import { pictureFrom, pixmapOf, pixmapUrl } from './pixmap';
 

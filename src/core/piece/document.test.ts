@@ -1,6 +1,7 @@
+import { parsePiece } from '../world/open';
 import { readFileSync, readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { parsePiece, toDocument } from './document';
+import { toDocument } from './document';
 import type { Piece } from './schema';
 
 const demos = readdirSync('demo').map(

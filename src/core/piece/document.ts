@@ -1,19 +1,9 @@
 import { z } from 'zod';
-import { definitionOf } from '../layers/registry';
-import { treatmentOf } from '../treatments/registry';
-import { routeOf } from '../flight/routes/registry';
-import { excessOf } from './budget';
-import { DeliverySchema } from './delivery';
+import { unknownIn } from '../forms/walk';
 import { edgeProblem, unknownProblem } from './edge';
-import { shapeOf } from './fields';
 import { migratePiece } from './migrate';
-import { DOCUMENT_VERSION, PieceSchema, type Piece } from './schema';
-
-export interface Problem {
-  /** where in the file, such as `layers.0.radius`; empty for the file as a whole */
-  where: string;
-  what: string;
-}
+import type { Problem } from './problem';
+import { DOCUMENT_VERSION, partsOfPiece, PieceSchema, type Piece } from './schema';
 
 export type ParsedPiece = { ok: true; piece: Piece; unknown: string[] } | { ok: false; problems: Problem[] };
 
@@ -26,11 +16,15 @@ export const toDocument = (piece: Piece): { format: 'isomorph'; version: number;
   piece,
 });
 
+/** What is said against a piece that is legal in each of its values. */
+export type Objections = (piece: Piece) => readonly Problem[];
+
 /**
  * Checks a document that was read as JSON. Missing fields get their defaults, unknown ones are kept and listed in
  * `unknown`; anything out of range is named with its place. Never throws.
+ * @param objections looks at the piece as a whole
  */
-export function parsePiece(json: unknown): ParsedPiece {
+export function readPiece(json: unknown, objections: Objections): ParsedPiece {
   const envelope = EnvelopeSchema.safeParse(json);
   if (!envelope.success) {
     const what =
@@ -45,7 +39,7 @@ export function parsePiece(json: unknown): ParsedPiece {
   const odd = edgeProblem(envelope.data.piece);
   if (odd) return { ok: false, problems: [odd] };
   const parsed = PieceSchema.safeParse(migratePiece(envelope.data.piece, version, DOCUMENT_VERSION));
-  if (parsed.success) return checked(parsed.data);
+  if (parsed.success) return checked(parsed.data, objections);
   const problems = parsed.error.issues
     .slice(0, 20)
     .map((issue) => ({ where: issue.path.join('.'), what: issue.message }));
@@ -53,35 +47,15 @@ export function parsePiece(json: unknown): ParsedPiece {
 }
 
 /** A piece whose every value is legal, looked at as a whole: what it holds besides, and what it asks for. */
-function checked(piece: Piece): ParsedPiece {
+function checked(piece: Piece, objections: Objections): ParsedPiece {
   const unknown = unknownFields(piece);
   const odd = unknownProblem(unknown);
   if (odd) return { ok: false, problems: [odd] };
-  const excess = excessOf(piece);
-  if (excess.length > 0)
-    return { ok: false, problems: excess.map(({ path, says }) => ({ where: path.join('.'), what: says })) };
+  const problems = objections(piece);
+  if (problems.length > 0) return { ok: false, problems: [...problems] };
   return { ok: true, piece, unknown: unknown.map(({ path }) => path) };
 }
 
 /** Fields that no part of this version reads. */
-function unknownFields(piece: Piece): { path: string; value: unknown }[] {
-  const extra = (where: string, value: object, schema: z.ZodType): { path: string; value: unknown }[] => {
-    const known = shapeOf(schema);
-    return Object.entries(value)
-      .filter(([key]) => !Object.hasOwn(known, key))
-      .map(([key, field]) => ({ path: where + key, value: field as unknown }));
-  };
-  const { shape } = PieceSchema;
-  return [
-    ...extra('', piece, PieceSchema),
-    ...extra('flight.', piece.flight, shape.flight),
-    ...extra('flight.route.', piece.flight.route, routeOf(piece.flight.route.kind).schema),
-    ...extra('look.', piece.look, shape.look),
-    ...extra('lap.', piece.lap, shape.lap),
-    ...piece.deliveries.flatMap((delivery, i) => extra(`deliveries.${i}.`, delivery, DeliverySchema)),
-    ...piece.layers.flatMap((layer, i) => [
-      ...extra(`layers.${i}.`, layer, definitionOf(layer.kind).schema),
-      ...layer.treatments.flatMap((t, k) => extra(`layers.${i}.treatments.${k}.`, t, treatmentOf(t.kind).schema)),
-    ]),
-  ];
-}
+const unknownFields = (piece: Piece): { path: string; value: unknown }[] =>
+  partsOfPiece(piece).flatMap((part) => unknownIn(part).map(({ path, value }) => ({ path: path.join('.'), value })));

@@ -1,4 +1,4 @@
-import type { Problem } from './document';
+import type { Problem } from './problem';
 
 /** What a file may hold at most: far beyond any piece that is worked on, and little enough to be looked through at once. */
 const MOST = { depth: 40, values: 400_000, text: 8_000_000, name: 200 } as const;

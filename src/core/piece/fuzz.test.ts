@@ -1,6 +1,6 @@
+import { parsePiece } from '../world/open';
 import { expect, it } from 'vitest';
 import { tryOne, type Mishap } from '../../../tests/fuzz/fuzz';
-import { parsePiece } from './document';
 
 it(
   '500 damaged files are read or refused, and what is accepted can be stored, evaluated and reported',

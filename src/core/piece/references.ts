@@ -1,14 +1,37 @@
-import { controlOf, shapeOf } from './fields';
-import { definitionOf, type Layer } from '../layers/registry';
+import { heldBy, withParts, type Part } from '../forms/walk';
+import { LAYERS, type Layer } from '../layers/kinds';
 
-/** The layers that a layer names, by the field that names them. */
-export function referencesOf(layer: Layer): { field: string; id: string }[] {
-  const values = layer as unknown as Record<string, unknown>;
-  return Object.entries(shapeOf(definitionOf(layer.kind).schema)).flatMap(([field, schema]) => {
-    const id = values[field];
-    return controlOf(schema)?.control === 'layer' && typeof id === 'string' ? [{ field, id }] : [];
-  });
+/** Where a layer is named. */
+interface Named {
+  path: readonly (string | number)[];
+  field: string;
+  id: string;
+  /** it may not name what is not there */
+  strict: boolean;
 }
+
+/** The layers that some parts name. */
+export const namesOf = (parts: readonly Part[]): Named[] =>
+  parts.flatMap((part) =>
+    heldBy(part).flatMap(({ name, field, value, path }) =>
+      field.control?.control === 'layer' && typeof value === 'string'
+        ? [{ path, field: name, id: value, strict: field.control.strict === true }]
+        : [],
+    ),
+  );
+
+/** The layers that a layer names by fields of its own. */
+const referencesOf = (layer: Layer): Named[] =>
+  namesOf([{ path: [], form: LAYERS.of(layer.kind).form, value: layer, words: [], above: null }]);
+
+/** The same with no part of it naming a layer any more. @param form of what it is */
+export const withoutNames = <T extends object>(form: Part['form'], whole: T, id: string): T =>
+  withParts(form, whole, (part) => {
+    const named = namesOf([part]).filter((name) => name.id === id);
+    return named.length === 0
+      ? part.value
+      : { ...part.value, ...Object.fromEntries(named.map(({ field }) => [field, null])) };
+  });
 
 /**
  * The layers from which a reference leads back to where it began, each with the field that does.

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
-import { cameraPose } from '../flight/camera';
-import { layerBatch } from '../layers/batch';
+import { cameraPose } from '../world/camera';
+import { layerBatch } from '../world/batch';
 import { retimed } from './retime';
 import { PieceSchema } from './schema';
 

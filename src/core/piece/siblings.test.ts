@@ -1,15 +1,15 @@
+import { mendValues } from '../seam/values';
+import { stateReport } from '../seam/report';
+import { FLIGHT, FLIGHT_HEADINGS } from '../flight/form';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { FlightSchema } from '../flight/schema';
-import { layerKin } from '../layers/kin';
-import { PRESETS, presetLayer } from '../layers/presets';
-import { definitionOf, layerKinds } from '../layers/registry';
-import { mendValues, stateReport } from '../seam/stateReport';
-import { siblingOf } from './siblings';
-import { PieceSchema, type Layer, type Piece } from './schema';
+import { stepsBelow } from '../world/steps';
+import { definitionOf, presetLayer, LAYERS, type Layer } from '../layers/kinds';
+import { siblingOf, type Kin } from './siblings';
+import { PieceSchema, type Piece } from './schema';
 
-const presets = layerKinds.flatMap((kind) =>
-  PRESETS[kind].map(({ label }, index) => [`${kind}: ${label}`, kind, index] as const),
+const presets = LAYERS.names.flatMap((kind) =>
+  definitionOf(kind).presets.map(({ label }, index) => [`${kind}: ${label}`, kind, index] as const),
 );
 const few: Record<string, object> = { field: { count: 200 }, plants: { count: 60 }, ground: { rows: 8 } };
 /** What stands once closes only when the camera comes back to it. */
@@ -29,6 +29,11 @@ const failures = (piece: Piece): string[] =>
     .findings.filter(({ ok }) => !ok)
     .map((f) => `${f.subject}: ${f.says}`);
 
+const kinOf = (layer: Layer): Kin => ({
+  form: definitionOf(layer.kind).form,
+  steps: stepsBelow(pieceWith(layer), ['layers', 0]),
+});
+
 describe('presets', () => {
   it.each(presets)('%s is legal and closes', (_, kind, index) => {
     const layer = presetLayer(kind, index, { id: 'one', name: 'One', seed: 3 });
@@ -42,7 +47,7 @@ describe('siblings', () => {
     const layer = presetLayer(kind, index, { id: 'one', name: 'One', seed: 3 });
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 1e6 }), fc.constantFrom(0.3, 1), (seed, boldness) => {
-        const sibling = siblingOf(layer, layerKin(pieceWith(layer), layer), { seed, boldness });
+        const sibling = siblingOf(layer, kinOf(layer), { seed, boldness });
         expect(sibling.id).toBe('one');
         // another body or another number of sides may close in other steps: values are brought to those
         expect(failures(mendValues(pieceWith(sibling)))).toEqual([]);
@@ -53,7 +58,7 @@ describe('siblings', () => {
 
   it('the same wander gives the same sibling, another one another', () => {
     const layer = presetLayer('field', 0, { id: 'one', name: 'One', seed: 3 });
-    const kin = { schema: definitionOf('field').schema, steps: {} };
+    const kin = kinOf(layer);
     const at = (seed: number) => siblingOf(layer, kin, { seed, boldness: 0.6 });
     expect(at(1)).toEqual(at(1));
     expect(at(1)).not.toEqual(at(2));
@@ -61,9 +66,7 @@ describe('siblings', () => {
 
   it('treatments wander too, their kinds and order stay', () => {
     const layer = presetLayer('tunnel', 0, { id: 'one', name: 'One', seed: 3 });
-    const bold = Array.from({ length: 8 }, (_, seed) =>
-      siblingOf(layer, layerKin(pieceWith(layer), layer), { seed, boldness: 1 }),
-    );
+    const bold = Array.from({ length: 8 }, (_, seed) => siblingOf(layer, kinOf(layer), { seed, boldness: 1 }));
     for (const { treatments } of bold)
       expect(treatments.map(({ kind, id }) => [kind, id])).toEqual(layer.treatments.map(({ kind, id }) => [kind, id]));
     expect(new Set(bold.map(({ treatments }) => JSON.stringify(treatments))).size).toBeGreaterThan(4);
@@ -74,7 +77,7 @@ describe('siblings', () => {
 
   it('bolder ones go farther', () => {
     const layer = presetLayer('tunnel', 0, { id: 'one', name: 'One', seed: 3 });
-    const kin = { schema: definitionOf('tunnel').schema, steps: definitionOf('tunnel').closingSteps(layer) };
+    const kin = kinOf(layer);
     const distance = (boldness: number): number => {
       let sum = 0;
       for (let seed = 0; seed < 40; seed++) {
@@ -91,8 +94,12 @@ describe('siblings', () => {
   });
 
   it('keeps to one group when asked to', () => {
-    const flight = FlightSchema.parse({});
-    const moved = siblingOf(flight, { schema: FlightSchema, steps: {}, group: 'Lens' }, { seed: 4, boldness: 1 });
+    const flight = FLIGHT.schema.parse({});
+    const moved = siblingOf(
+      flight,
+      { form: FLIGHT, steps: () => ({}), group: FLIGHT_HEADINGS.lens },
+      { seed: 4, boldness: 1 },
+    );
     expect(moved.route).toEqual(flight.route);
     expect(moved.yaw).toBe(flight.yaw);
     expect(moved).not.toEqual(flight);

@@ -1,7 +1,8 @@
-import type { z } from 'zod';
+import type { Gradient } from '../colour/colour';
+import { isShown, valueAt, type Control, type Form, type Heading } from '../forms';
+import { withParts, type Part } from '../forms/walk';
 import { hash4, unitFrom } from '../random/hash';
 import type { Animated } from '../time/animated';
-import { controlOf, isShown, type ControlMeta, type Gradient } from './fields';
 
 /** How far a sibling is from where it comes from: 0 the same .. 1 bold. */
 export interface Wander {
@@ -9,15 +10,13 @@ export interface Wander {
   boldness: number;
 }
 
-/** What an object of the piece is, for making siblings of it. */
+/** How far siblings may go. */
 export interface Kin {
-  schema: z.ZodType;
-  /** steps that must be kept, by field */
-  steps: Record<string, number>;
-  /** only fields of this group */
-  group?: string | undefined;
-  /** fields that are lists of objects of their own kinds, in order */
-  parts?: Readonly<Record<string, readonly Kin[]>> | undefined;
+  form: Form;
+  /** steps that fields of a part keep */
+  steps(part: Part): Record<string, number>;
+  /** only fields under this heading, of the thing itself */
+  group?: Heading;
 }
 
 class Dice {
@@ -32,7 +31,7 @@ class Dice {
 const clamp = (v: number, low: number, high: number): number => Math.min(high, Math.max(low, v));
 
 /** A number moved: by a factor where it has a size, by a part of its range where it is nothing. */
-function wandered(value: number, meta: ControlMeta, by: number, step: number): number {
+function wandered(value: number, meta: Control, by: number, step: number): number {
   const { min = -Infinity, max = Infinity, comfort = max } = meta;
   const range = Number.isFinite(comfort) ? comfort : 1;
   // what is nothing stays nothing, unless it is a bold one: most such values are for other uses of the thing
@@ -43,7 +42,7 @@ function wandered(value: number, meta: ControlMeta, by: number, step: number): n
   return meta.control === 'integer' ? Math.round(held) : Number(held.toPrecision(4));
 }
 
-function wanderedAnimated(value: Animated, meta: ControlMeta, by: number, step: number): Animated {
+function wanderedAnimated(value: Animated, meta: Control, by: number, step: number): Animated {
   if (typeof value === 'number') return wandered(value, meta, by, step);
   if (value.law === 'swing') {
     const reach = Number((value.reach * 2 ** (by * 1.3)).toPrecision(4));
@@ -77,38 +76,52 @@ function wanderedGradient(gradient: Gradient, turn: number, lift: number): Gradi
   });
 }
 
-/**
- * A sibling of an object of the piece: some of its values moved, a little or boldly, each still legal and closing as before.
- * The same wander gives the same sibling. References, names and what is hidden or kept stay.
- */
-export function siblingOf<T extends object>(object: T, kin: Kin, wander: Wander): T {
+/** A value moved as far as a throw of the dice says; as it is where its control moves nothing. */
+function moved(value: unknown, control: Control, step: number, boldness: number, by: number, other: number): unknown {
+  switch (control.control) {
+    case 'number':
+    case 'integer':
+      return wandered(value as number, control, by, step);
+    case 'animated':
+      return wanderedAnimated(value as Animated, control, by, step);
+    case 'gradient':
+      return wanderedGradient(value as Gradient, by * 1.2, 2 ** (other * 0.3 * boldness));
+    case 'choice': {
+      if (boldness <= 0.6 || Math.abs(other) >= 0.3) return value;
+      const choices = Object.keys(control.choices ?? {});
+      return choices[Math.floor(((by / boldness + 1) / 2) * choices.length) % choices.length];
+    }
+    case 'seed':
+      return boldness > 0.4 ? Math.floor(Math.abs(other) * 100_000) : value;
+    default:
+      return value;
+  }
+}
+
+function wanderedPart(part: Part, { steps, group }: Kin, wander: Wander): object {
   const dice = new Dice(wander.seed);
-  const fields = (kin.schema as unknown as z.ZodObject).shape as Record<string, z.ZodType>;
-  const out = { ...object } as Record<string, unknown>;
-  for (const [name, field] of Object.entries(fields)) {
-    const meta = controlOf(field);
-    const value = out[name];
+  const step = steps(part);
+  const changes: Record<string, unknown> = {};
+  for (const [name, { control, schema }] of Object.entries(part.form.fields)) {
     const [chosen, by, other] = [dice.next(), dice.next() * wander.boldness, dice.next()];
-    if (!meta || meta.kept || !isShown(meta, object) || (kin.group !== undefined && meta.group !== kin.group)) continue;
+    if (!control || control.kept || !isShown(control, part.value) || (group && control.group !== group)) continue;
     // near ones change few values, bold ones most
     if (Math.abs(chosen) > 0.25 + 0.5 * wander.boldness) continue;
-    const step = kin.steps[name] ?? 0;
-    let next = value;
-    if (meta.control === 'number' || meta.control === 'integer') next = wandered(value as number, meta, by, step);
-    if (meta.control === 'animated') next = wanderedAnimated(value as Animated, meta, by, step);
-    if (meta.control === 'gradient')
-      next = wanderedGradient(value as Gradient, by * 1.2, 2 ** (other * 0.3 * wander.boldness));
-    if (meta.control === 'choice' && wander.boldness > 0.6 && Math.abs(other) < 0.3) {
-      const choices = Object.keys(meta.choices ?? {});
-      next = choices[Math.floor(((by / wander.boldness + 1) / 2) * choices.length) % choices.length];
-    }
-    if (meta.control === 'seed' && wander.boldness > 0.4) next = Math.floor(Math.abs(other) * 100_000);
-    if (field.safeParse(next).success) out[name] = next;
+    const next = moved(valueAt(part.value, name), control, step[name] ?? 0, wander.boldness, by, other);
+    if (schema.safeParse(next).success) changes[name] = next;
   }
-  // each part wanders by itself, as far as the whole
-  for (const [name, kins] of Object.entries(kin.parts ?? {}))
-    out[name] = (out[name] as object[]).map((part, i) =>
-      siblingOf(part, kins[i], { seed: wander.seed * 31 + i + 1, boldness: wander.boldness }),
-    );
-  return out as unknown as T;
+  return { ...part.value, ...changes };
 }
+
+/**
+ * A sibling of a part of the piece: some of its values moved, a little or boldly, each still legal and closing as before.
+ * The same wander gives the same sibling. References, names and what is hidden or kept stay.
+ */
+export const siblingOf = <T extends object>(whole: T, kin: Kin, wander: Wander): T =>
+  withParts(kin.form, whole, (part) => {
+    if (!part.above) return wanderedPart(part, kin, wander);
+    const index = part.path.at(-1);
+    // each part of a list wanders by itself, as far as the whole; a part that it always has stays
+    if (typeof index !== 'number' || kin.group) return part.value;
+    return wanderedPart(part, kin, { seed: wander.seed * 31 + index + 1, boldness: wander.boldness });
+  });

@@ -1,7 +1,6 @@
 // Addressed randomness (laws: every random number is a hash of its address, never drawn from a sequence).
 // pcg4d: Jarzynski & Olano, "Hash Functions for GPU Rendering", JCGT 9(3), 2020.
 // @export pcg4d
-// @loop hashRun pcg4d v
 
 uvec4 pcg4d(uvec4 v) {
   v = v * 1664525u + 1013904223u;

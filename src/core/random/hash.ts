@@ -1,4 +1,5 @@
-import { RI, pcg4d } from './hash.gen';
+import { RI } from '../kernel/scratch';
+import { pcg4d } from './hash.gen';
 
 /**
  * Four 32-bit hashes of four 32-bit integers (pcg4d, Jarzynski & Olano, JCGT 9(3), 2020); the same bits as on the GPU.

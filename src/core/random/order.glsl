@@ -3,6 +3,7 @@
 // Each point is jittered by about its own spacing at the time it was added: the lattice of R3 does not show, the first
 // k of N stay a fair sample, and raising the count moves nothing.
 // @export orderedPoint
+// @shared orderedPoint
 // @include ./hash.glsl
 
 vec3 orderedPoint(uint id, uint seed) {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { hash4, unitFrom } from './hash';
-import { RF, orderedPoint } from './order.gen';
+import { RF } from '../kernel/scratch';
+import { orderedPoint } from './order.gen';
 
 const point = (id: number, seed: number): number[] => {
   orderedPoint(id, seed);

@@ -1,13 +1,13 @@
+import { stateReport } from './report';
+import { handFields } from '../flight/handFields';
+import { layerElements } from '../world/layers';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { handFields } from '../flight/flight';
 import { HANDS, type HandName } from '../flight/hand';
-import { layerElements } from '../layers/batch';
 import { PieceSchema, type Piece } from '../piece/schema';
-import { newTreatment, type Treatment } from '../treatments/registry';
-import { cameraPose } from '../flight/camera';
+import { newTreatment, type Treatment } from '../treatments/kinds';
+import { cameraPose } from '../world/camera';
 import { applySymmetry, sceneSymmetry } from './symmetry';
-import { stateReport } from './stateReport';
 
 // Properties over random pieces: everything the interface offers closes; what it does not offer is found.
 const unit = fc.double({ min: 0, max: 1, noNaN: true });

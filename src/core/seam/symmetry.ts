@@ -1,4 +1,5 @@
-import { carriedBy, flightOf } from '../flight/flight';
+import { flightOf } from '../world/camera';
+import { carriedBy } from '../world/flight';
 import type { Travel } from '../flight/routes/definition';
 import type { Piece } from '../piece/schema';
 import { fromAxis, type Quaternion, type Vec3 } from '../space/vector';

@@ -1,7 +1,7 @@
-import { z } from 'zod';
-import { choice, integer, number, outline } from '../piece/fields';
+import type { Axis } from '../elements/axis';
+import { choice, FRAMES, heading, integer, number, outline, valueAt, type FieldsValue } from '../forms';
+import { memo } from '../memo';
 import type { Vec3 } from '../space/vector';
-import type { Axis } from '../treatments/definition';
 import { box } from './box';
 import { extrude, plane, regularOutline, type Outline } from './extrude';
 import { capsule, cone, cylinder, sphere, torus } from './lathe';
@@ -27,7 +27,7 @@ export const SOURCES = {
 } as const;
 export type SourceName = keyof typeof SOURCES;
 
-const group = 'Source';
+const group = heading('Source');
 const proportion = { unit: '× size', min: 0.001, max: 1000, comfort: 2, group };
 const turned = ['sphere', 'capsule', 'cylinder', 'cone', 'torus', 'box', 'frame'];
 
@@ -115,7 +115,7 @@ export const sourceFields = {
   ),
   exchangeFrom: integer(60, {
     label: 'Shown from',
-    unit: 'frames',
+    ...FRAMES,
     min: 0,
     max: 100_000,
     comfort: 250,
@@ -125,7 +125,7 @@ export const sourceFields = {
   }),
   exchangeTo: integer(120, {
     label: 'Until',
-    unit: 'frames',
+    ...FRAMES,
     min: 0,
     max: 100_000,
     comfort: 250,
@@ -134,8 +134,7 @@ export const sourceFields = {
     hint: 'First frame that shows the first body again.',
   }),
 };
-const _SourceSchema = z.object(sourceFields);
-export type Source = z.infer<typeof _SourceSchema>;
+export type Source = FieldsValue<typeof sourceFields>;
 
 function plain(name: SourceName, s: Source): Mesh {
   const sides = s.detail * 8;
@@ -174,31 +173,28 @@ function frame(sides: number, thickness: number): Mesh {
   return extrude(ring, thickness);
 }
 
+/** The fields of a source that the form of its mesh depends on, but for its size, as they are in a layer. */
+export const sourceOf = (s: Source): unknown[] =>
+  Object.keys(sourceFields)
+    .filter((name) => name !== 'size' && name !== 'variation')
+    .map((name) => valueAt(s, name));
+
 /** What a mesh of this source depends on. */
 const keyOf = (name: SourceName, s: Source, pieces: number, seed: number): string =>
   JSON.stringify([name, s.outline, s.sides, s.bevel, s.thickness, s.detail, s.wide, s.high, s.deep, pieces, seed]);
 
-const made = new Map<string, Mesh>();
-const KEPT = 40;
+const made = memo<Mesh>(40);
 
 /**
  * The mesh of a source, one size across before its proportions.
  * @param pieces it is broken into; 0 leaves it whole
  */
-export function sourceMesh(name: SourceName, s: Source, pieces: number, seed: number): Mesh {
-  const key = keyOf(name, s, pieces, seed);
-  const before = made.get(key);
-  if (before) return before;
-  // a box is made with its proportions, so that its bevel stays round
-  const whole = name === 'box' ? plain(name, s) : stretched(plain(name, s), [s.wide, s.high, s.deep]);
-  const mesh = pieces > 1 ? broken(whole, pieces, seed) : whole;
-  made.set(key, mesh);
-  for (const oldest of made.keys()) {
-    if (made.size <= KEPT) break;
-    made.delete(oldest);
-  }
-  return mesh;
-}
+export const sourceMesh = (name: SourceName, s: Source, pieces: number, seed: number): Mesh =>
+  made(keyOf(name, s, pieces, seed), () => {
+    // a box is made with its proportions, so that its bevel stays round
+    const whole = name === 'box' ? plain(name, s) : stretched(plain(name, s), [s.wide, s.high, s.deep]);
+    return pieces > 1 ? broken(whole, pieces, seed) : whole;
+  });
 
 /** Turns about an axis of its own after which a body looks the same. */
 export function sourceTurnStep(name: SourceName, s: Source, axis: Axis): number {

@@ -1,6 +1,7 @@
+import { angleAbout, doubleReflection, polylineLength } from './frame';
 import { CatmullRomCurve3, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
-import { angleAbout, doubleReflection, pathFromSpec, polylineLength } from './path';
+import { pathFromSpec } from './path';
 import { cross, dot, length, normalize, subtract, type Vec3 } from './vector';
 
 const helix = pathFromSpec({ kind: 'helix', radius: 1.5, turns: 2, advance: 12 });

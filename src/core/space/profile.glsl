@@ -1,6 +1,6 @@
+// @shared profileAt
 // A curve over 0..1 held as eight equally spaced values, smooth between them (Catmull-Rom, flat at both ends), never
 // leaving the range of its neighbours.
-// @export profileAt
 
 float profileKnot(vec4 a, vec4 b, int i) {
   return i <= 0 ? a.x : i == 1 ? a.y : i == 2 ? a.z : i == 3 ? a.w : i == 4 ? b.x : i == 5 ? b.y : i == 6 ? b.z : b.w;

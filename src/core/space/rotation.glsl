@@ -1,7 +1,4 @@
 // Rotations as unit quaternions: x, y, z, w.
-// @export rotateBy
-// @export quatTimes
-// @export quatAbout
 // @include ../noise/turn.glsl
 
 vec3 rotateBy(vec4 q, vec3 v) {

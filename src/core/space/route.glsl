@@ -2,6 +2,7 @@
 // to tile. The frame turns x, y, z of the layer to right, up and backwards along the route.
 // A helix counter-rotates its frame against the winding, which is the rotation-minimising frame with the leftover twist of
 // a whole turn spread evenly: it repeats exactly after every turn, and the horizon stays where it is.
+// @shared routeFrame
 // @include ./rotation.glsl
 
 // a table's entry for one node of the track, and of the upright there

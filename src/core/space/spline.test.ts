@@ -1,7 +1,8 @@
+import { angleAbout, polylineLength } from './frame';
 import fc from 'fast-check';
 import { CatmullRomCurve3, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
-import { angleAbout, pathFromSpec, polylineLength } from './path';
+import { pathFromSpec } from './path';
 import { add, cross, dot, length, normalize, scale, subtract, type Vec3 } from './vector';
 
 const closed = (points: readonly Vec3[]) => pathFromSpec({ kind: 'closed', points });

@@ -1,5 +1,5 @@
+import { angleAbout, doubleReflection, levelUp, type Frame, type Path } from './frame';
 import { periodicSlopes } from '../time/spline';
-import { angleAbout, doubleReflection, levelUp, type Frame, type Path } from './path';
 import { add, cross, dot, fromAxis, length, normalize, rotate, scale, subtract, type Vec3 } from './vector';
 
 // Five-point Gauss–Legendre rule on −1..1 (Abramowitz & Stegun, table 25.4).

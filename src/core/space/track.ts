@@ -1,4 +1,4 @@
-import type { Path } from './path';
+import type { Path } from './frame';
 import type { Vec3 } from './vector';
 
 /** Nodes of a track: so many that a curve through a few dozen points is met to a thousandth of its size. */

@@ -135,3 +135,6 @@ export function snapAnimated(value: Animated, step = 0): Animated {
     return step > 0 ? { ...value, perLap: Math.round(value.perLap / step) * step } : value.start;
   return value;
 }
+
+/** A value that goes on by so much in every lap. */
+export const wound = (perLap: number, start = 0): Wound => ({ law: 'wound', start, perLap });

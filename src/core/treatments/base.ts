@@ -1,15 +1,13 @@
 import { z } from 'zod';
-import { animated, choice, flag, integer, number, seed, statedValues } from '../piece/fields';
-import type { LayerExtent } from '../layers/definition';
-import type { Animated } from '../time/animated';
+import { animated, choice, flag, heading, integer, number, seed, stored, unshown } from '../forms';
 
 /** Fields every treatment has: first these … */
 export const treatmentBase = {
-  id: z.string().min(1).max(64),
-  off: z.boolean().default(false),
+  id: stored(z.string().min(1).max(64)),
+  off: stored(z.boolean(), false),
 };
 
-const reach = 'Reach';
+const reach = heading('Reach', 3);
 const placed = { field: 'reach', is: ['point', 'plane'] };
 const atPoint = { field: 'reach', is: ['point'] };
 const metres = { unit: 'm', min: -10_000, max: 10_000, comfort: 10, group: reach };
@@ -82,59 +80,12 @@ export const treatmentReach = {
     when: { field: 'reach', is: ['point', 'plane', 'route', 'order', 'noise'] },
     hint: 'Acts where it otherwise would not.',
   }),
-  seed: seed({ label: 'Seed', group: 'Chance', hint: 'Another seed gives another chance of the same kind.' }),
+  seed: seed({
+    label: 'Seed',
+    group: heading('Chance', 4),
+    hint: 'Another seed gives another chance of the same kind.',
+  }),
 };
 
 /** The same for what acts on a whole layer: kept in documents, but not offered. */
-export const noReach = Object.fromEntries(
-  Object.entries(treatmentReach).map(([name, field]) => [
-    name,
-    field.meta({ ...field.meta(), control: undefined } as never),
-  ]),
-) as unknown as typeof treatmentReach;
-
-/** The largest size of a number an animated value states, either way. */
-export const largest = (value: Animated): number =>
-  Math.max(
-    ...statedValues(value).map(Math.abs),
-    // a wound value goes on: one lap of it is what is shown, but repairs and notes may look at two
-    typeof value === 'number' || value.law !== 'wound' ? 0 : Math.abs(value.start) + Math.abs(value.perLap),
-  );
-
-/** An extent that lets its elements be carried some metres farther. */
-export const carriedFarther = (extent: LayerExtent, metres: number): LayerExtent => ({
-  ...extent,
-  carried: extent.carried + metres,
-});
-
-/** An extent whose elements may be anywhere within `radius` of its middle, in every direction. */
-export const rounded = (extent: LayerExtent, radius: number): LayerExtent => {
-  const middle = (extent.from + extent.to) / 2;
-  return {
-    ...extent,
-    halfWidth: Math.max(extent.halfWidth, radius),
-    halfHeight: Math.max(extent.halfHeight, radius),
-    from: Math.min(extent.from, middle - radius),
-    to: Math.max(extent.to, middle + radius),
-  };
-};
-
-/** The largest sine of angles up to so many turns. */
-export const sineOf = (turns: number): number => Math.sin(2 * Math.PI * Math.min(0.25, turns));
-
-/** Half the diagonal of an extent in metres. */
-export const halfDiagonal = (extent: LayerExtent): number =>
-  Math.hypot(extent.halfWidth, extent.halfHeight, (extent.to - extent.from) / 2);
-
-/** The middle of an extent as a position. */
-export const middleOf = (extent: LayerExtent): [number, number, number] => [
-  extent.centre[0],
-  extent.centre[1],
-  -(extent.from + extent.to) / 2,
-];
-
-/** Noise scale per axis and its period: the number of patches along the tile is whole, across it is free. */
-export function fitNoise(metres: number, tile: number): { scale: number[]; period: number[] } {
-  const along = Math.max(2, Math.round(tile / metres));
-  return { scale: [1 / metres, 1 / metres, along / tile], period: [512, 512, along] };
-}
+export const noReach = unshown(treatmentReach);

@@ -1,6 +1,9 @@
-import type { z } from 'zod';
+import type { Axis } from '../elements/axis';
+import type { RouteShape } from '../elements/course';
+import type { Extent } from '../elements/extent';
+import type { World } from '../elements/world';
+import type { Form } from '../forms';
 import type { Kernel, KernelValues } from '../kernel/kernel';
-import type { LayerContext, LayerExtent, RouteShape } from '../layers/definition';
 import type { Animated } from '../time/animated';
 
 /** When and how often a treatment moves on which elements it acts; the fields of reach/. */
@@ -25,28 +28,18 @@ export interface TreatmentBase extends ReachFields {
 
 /** What a treatment may know of the layer it is on. */
 export interface TreatmentContext {
-  world: LayerContext;
+  world: World;
   /** the layer goes on from tile to tile, so everything must fit the tile */
   tiled: boolean;
   /** the layer stands once, not once a tile */
   once: boolean;
   /** where the layer's elements are before space is bent */
-  extent: LayerExtent;
+  extent: Extent;
   /** the route the layer winds around, in metres and turns per metre */
   route: RouteShape;
   /** turns under which the layer looks the same: all of it about an axis, or each element about an axis of its own */
   turnStep(axis: Axis, each: boolean): number;
 }
-
-export type Axis = 'along' | 'up' | 'aside';
-export const AXES: Record<Axis, string> = { along: 'Along the travel', up: 'Upright', aside: 'From side to side' };
-/** The axes in the kernels' numbering and as unit vectors. */
-export const AXIS_INDEX: Record<Axis, number> = { along: 0, up: 1, aside: 2 };
-export const AXIS_VECTOR: Record<Axis, readonly [number, number, number]> = {
-  along: [0, 0, 1],
-  up: [0, 1, 0],
-  aside: [1, 0, 0],
-};
 
 /**
  * The sorts, in the order in which they act on a layer whatever their order in the list:
@@ -56,19 +49,38 @@ export const AXIS_VECTOR: Record<Axis, readonly [number, number, number]> = {
 export type Sort = 'time' | 'element' | 'piece' | 'space' | 'echo';
 export const SORTS: readonly Sort[] = ['time', 'element', 'piece', 'space', 'echo'];
 
+/** A layer shown at a moment, the present one or an earlier one. */
+export interface Echo {
+  /** laps it lies behind */
+  behind: number;
+  /** factor on its brightness, 0..1 */
+  light: number;
+  /** ids of the treatments it is an earlier moment of */
+  of: readonly string[];
+}
+
 /** What the core, the engine and the interface know about one kind of treatment. One per folder of `treatments/`. */
-export interface TreatmentDefinition<T extends TreatmentBase> {
+export interface TreatmentDefinition<T extends TreatmentBase, V extends KernelValues = KernelValues> {
   kind: string;
   label: string;
   describe: string;
   sort: Sort;
-  schema: z.ZodType<T>;
-  /** element, piece and space sorts have one */
-  kernel?: Kernel;
-  /** parameters of the kernel that are the same for all elements */
-  values?(treatment: T, context: TreatmentContext, phase: number): KernelValues;
+  form: Form<T>;
+  /** element, piece and space sorts have one; one of echoes is used where they do not reach everywhere */
+  kernel?: Kernel<V>;
+  /**
+   * parameters of the kernel that are the same for all elements
+   * @param echoOf ids of the treatments this moment is an earlier one of
+   */
+  values?(treatment: T, context: TreatmentContext, phase: number, echoOf: readonly string[]): V;
+  /** the moment that is shown in place of `at`, for time; of the frame at `framePhase` */
+  moment?(treatment: T, at: number, framePhase: number, frames: number): number;
+  /** the moments that are shown at once, the present one first, for echo */
+  echoes?(treatment: T, phase: number, frames: number): Echo[];
+  /** what a body is broken into */
+  pieces?(treatment: T): { count: number; seed: number };
   /** the extent that surely holds what the treatment makes of `extent` at any phase */
-  widen?(treatment: T, extent: LayerExtent, context: TreatmentContext): LayerExtent;
+  widen?(treatment: T, extent: Extent, context: TreatmentContext): Extent;
   /** fields whose gain per lap, or value, must be a whole number of steps to close: name → step */
   closingSteps?(treatment: T, context: TreatmentContext): Record<string, number>;
   /** animated fields that must hold a whole number of steps at all times, or the layer does not tile: name → step */

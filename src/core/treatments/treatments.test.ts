@@ -1,13 +1,13 @@
+import { stateReport } from '../seam/report';
+import { layerElements, layerPoints, layerExtent, pipelineOf } from '../world/layers';
+import { reachKernel } from './reach/reach.gen';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { runKernel, type KernelValues } from '../kernel/kernel';
-import { layerElements, layerPoints } from '../layers/batch';
-import { layerExtent } from '../layers/context';
-import { layerEchoes, pipelineOf, reachKernel, shownPhase } from '../layers/pipeline';
-import { layerKinds, newLayer, type Layer } from '../layers/registry';
+import { layerEchoes, shownPhase } from '../world/pipeline';
+import { newLayer, type Layer, LAYERS } from '../layers/kinds';
 import { PieceSchema, type Piece } from '../piece/schema';
-import { stateReport } from '../seam/stateReport';
-import { newTreatment, treatmentKinds, treatmentOf, type Treatment, type TreatmentKind } from './registry';
+import { newTreatment, treatmentOf, type Treatment, type TreatmentKind, TREATMENTS } from './kinds';
 
 const treat = (kind: TreatmentKind, more: object = {}): Treatment =>
   ({ ...newTreatment(kind, kind), ...more }) as unknown as Treatment;
@@ -141,8 +141,8 @@ describe('space maps', () => {
 });
 
 describe('every treatment', () => {
-  it.each(treatmentKinds)('%s: at no amount everything is as it was', (kind) => {
-    for (const layer of layerKinds) {
+  it.each(TREATMENTS.names)('%s: at no amount everything is as it was', (kind) => {
+    for (const layer of LAYERS.names) {
       const plain = layerPoints(pieceWith({ kind: layer }), 'one', 0.3);
       const amount = kind === 'stagger' ? 1 : 0;
       // a shattered body has other vertices, so it is compared with itself elsewhere
@@ -207,7 +207,7 @@ describe('every treatment', () => {
     { kind: 'copies', arrangement: 'route', count: 12, winds: 2, source: 'cone' } as const,
   );
 
-  it.each(treatmentKinds)('%s closes on every layer, whatever the interface offers', (kind) => {
+  it.each(TREATMENTS.names)('%s closes on every layer, whatever the interface offers', (kind) => {
     fc.assert(
       fc.property(layers, treatment(kind), fc.integer({ min: 0, max: 2 }), (layer, t, tilesPerLap) => {
         const { findings } = stateReport(pieceWith(layer, [t], { route: { kind: 'run', tilesPerLap } }));
@@ -217,7 +217,7 @@ describe('every treatment', () => {
     );
   });
 
-  it.each(treatmentKinds)('%s closes on what is carried around a ring or a closed curve', (kind) => {
+  it.each(TREATMENTS.names)('%s closes on what is carried around a ring or a closed curve', (kind) => {
     const closed = fc.constantFrom(
       { kind: 'tunnel', route: 'ring', ringRadius: 4, twist: 0.2 } as const,
       { kind: 'tunnel', route: 'closed', twist: 1, section: 'drawn' } as const,
@@ -233,7 +233,7 @@ describe('every treatment', () => {
     );
   });
 
-  it.each(treatmentKinds)('%s: no NaN, and nothing leaves the extent that is stated', (kind) => {
+  it.each(TREATMENTS.names)('%s: no NaN, and nothing leaves the extent that is stated', (kind) => {
     fc.assert(
       fc.property(layers, treatment(kind), treatment('drift'), unit, (layer, t, air, phase) => {
         const piece = pieceWith(layer, [t, { ...air, id: 'air' }]);

@@ -10,7 +10,7 @@ export const lockOf = (name: string): string => `isomorph worker ${name}`;
  * @param answer begins answering
  */
 export function sayStarted(answer: () => void): void {
-  const { name } = self as unknown as DedicatedWorkerGlobalScope;
+  const { name } = self;
   const early: MessageEvent[] = [];
   const keep = (event: MessageEvent): void => void early.push(event);
   addEventListener('message', keep);

@@ -59,7 +59,7 @@ export function guarded<T>(what: string, name: string, make: (name: string) => W
     event.preventDefault();
     if (!started) notStarted(event.message ? ` (${event.message})` : '');
   });
-  const remote = Comlink.wrap<T>(worker);
+  const remote = Comlink.wrap<Record<string, (...args: unknown[]) => unknown>>(worker);
   const call = (method: string, args: unknown[]): Promise<unknown> =>
     new Promise((resolve, reject) => {
       if (dead) {
@@ -67,8 +67,7 @@ export function guarded<T>(what: string, name: string, make: (name: string) => W
         return;
       }
       waiting.add(reject);
-      const calls = remote as unknown as Record<string, (...args: unknown[]) => Promise<unknown>>;
-      calls[method](...args)
+      remote[method](...args)
         .then(resolve, reject)
         .finally(() => waiting.delete(reject));
     });

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { EngineClient } from '../client';
+import type { EngineClient } from '../protocol';
 import { Lane } from './lane';
 
 /** Engines whose work takes as long as it says, and that end when they are closed. */

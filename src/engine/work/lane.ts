@@ -1,5 +1,5 @@
 import { Trouble } from '../../core/trouble';
-import type { EngineClient } from '../client';
+import type { EngineClient } from '../protocol';
 
 /** How long work may still go on once something newer waits for its place, in milliseconds. */
 const PATIENCE_MS = 1500;

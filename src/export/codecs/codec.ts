@@ -1,4 +1,4 @@
-import type { Delivery } from '../../core/piece/delivery';
+import type { Delivery } from '../../core/deliveries/form';
 import type { FrameTrace } from '../trace';
 import type { Rate } from '../../core/time/lap';
 

@@ -1,4 +1,4 @@
-import type { Delivery } from '../../core/piece/delivery';
+import type { Delivery } from '../../core/deliveries/form';
 import type { ExportCodec } from './codec';
 import { pngSequence } from './pngSequence';
 import { mp4, webm } from './video';

@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
-import { definitionOf, layerKinds, type LayerKind } from '../../../core/layers/registry';
+import { definitionOf, type LayerKind, LAYERS } from '../../../core/layers/kinds';
 import { Boundary } from '../../parts/Boundary';
 import { Button } from '../../parts/Button';
 import { CardsHead } from '../../parts/CardsHead';
@@ -33,7 +33,7 @@ function AddMenu() {
       </Button>
       <Popover className={menu.popover} placement="bottom end">
         <Menu aria-label="Add a layer" className={menu.items} onAction={(kind) => add(kind as LayerKind)}>
-          {layerKinds.map((kind) => {
+          {LAYERS.names.map((kind) => {
             const { need, describe } = definitionOf(kind);
             return (
               <MenuItem key={kind} id={kind} textValue={need} className={styles.item}>
@@ -77,7 +77,7 @@ export function BuildCards() {
       {piece.layers.length === 0 ? (
         <div className={styles.empty}>
           <p>The world is empty. Begin with what the camera will pass:</p>
-          {layerKinds.map((kind) => (
+          {LAYERS.names.map((kind) => (
             <Button key={kind} onPress={() => add(kind)}>
               {definitionOf(kind).need}
             </Button>

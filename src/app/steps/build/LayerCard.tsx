@@ -1,8 +1,6 @@
+import { worldOf, layerExtent } from '../../../core/world/layers';
 import { Copy, Eye, EyeOff, Focus, Trash2 } from 'lucide-react';
-import { layerKin } from '../../../core/layers/kin';
-import { PRESETS } from '../../../core/layers/presets';
-import { definitionOf, type Layer } from '../../../core/layers/registry';
-import { layerContext, layerExtent } from '../../../core/layers/context';
+import { definitionOf, type Layer } from '../../../core/layers/kinds';
 import type { Piece } from '../../../core/piece/schema';
 import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
@@ -31,8 +29,8 @@ const thousands = (n: number): string => n.toLocaleString('en-US').replace(/,/g,
 /** What a layer is, in a line. */
 function summary(piece: Piece, layer: Layer, working: boolean): string {
   const definition = definitionOf(layer.kind);
-  const final = definition.counted(layer, 1, layerContext(piece));
-  const drawn = definition.counted(layer, working ? layer.working : 1, layerContext(piece));
+  const final = definition.counted(layer, 1, worldOf(piece));
+  const drawn = definition.counted(layer, working ? layer.working : 1, worldOf(piece));
   const { halfWidth, halfHeight } = layerExtent(piece, layer);
   const count =
     drawn.count < final.count ? `${thousands(drawn.count)} of ${thousands(final.count)}` : thousands(final.count);
@@ -55,7 +53,7 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
           summary={layer.hidden ? 'hidden' : summary(piece, layer, working)}
           drawing={<LayerDrawing piece={piece} layer={layer} />}
           open={open}
-          kin={{ ...layerKin(piece, layer), path }}
+          kin={{ form: definition.form, path }}
           onToggle={() => bench.patch({ open: open ? null : layer.id, selected: null })}
           actions={
             <>
@@ -89,7 +87,7 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
                 value=""
                 choices={{
                   '': 'a preset…',
-                  ...Object.fromEntries(PRESETS[layer.kind].map(({ label }, i) => [String(i), label])),
+                  ...Object.fromEntries(definition.presets.map(({ label }, i) => [String(i), label])),
                 }}
                 onChange={(i) => i !== '' && bench.update((now) => applyPreset(now, index, Number(i)))}
               />
@@ -107,7 +105,7 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
             </PlainRow>
           </section>
           <TreatmentList piece={piece} layer={layer} index={index} />
-          <Inspector schema={definition.schema} path={path} closingSteps={definition.closingSteps(layer)} />
+          <Inspector form={definition.form} path={path} closingSteps={definition.closingSteps(layer)} />
           <footer className={styles.foot}>
             <Button
               onPress={() => {

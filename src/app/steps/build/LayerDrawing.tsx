@@ -1,9 +1,10 @@
+import { worldOf } from '../../../core/world/layers';
 import { useId, useMemo } from 'react';
-import { layerBatch, type Batch } from '../../../core/layers/batch';
-import { layerContext } from '../../../core/layers/context';
+import { layerBatch, type Batch } from '../../../core/world/batch';
 import { linkPoints } from '../../../core/layers/links/neighbours';
-import { definitionOf, type Layer } from '../../../core/layers/registry';
-import { linearToHex } from '../../../core/look/colour';
+import { definitionOf, type Layer } from '../../../core/layers/kinds';
+import { linearToHex } from '../../../core/colour/colour';
+import type { Sketch } from '../../../core/layers/definition';
 import type { Piece } from '../../../core/piece/schema';
 
 /** Elements in the drawing of a card, and elements it is chosen from. */
@@ -26,7 +27,7 @@ const pick = (count: number): number[] => {
 };
 
 function marksOf(piece: Piece, layer: Layer, batch: Batch): (i: number) => Mark {
-  const { halfWidth, halfHeight, centre, bend, from, to } = definitionOf(layer.kind).extent(layer, layerContext(piece));
+  const { halfWidth, halfHeight, centre, bend, from, to } = definitionOf(layer.kind).extent(layer, worldOf(piece));
   const reach = Math.max(halfWidth, halfHeight, 1e-3) + bend;
   const deep = Math.max(1e-3, to - from, reach);
   return (i) => {
@@ -40,14 +41,18 @@ function marksOf(piece: Piece, layer: Layer, batch: Batch): (i: number) => Mark 
   };
 }
 
+const sketchOf = (layer: Layer): Sketch => definitionOf(layer.kind).sketch?.(layer) ?? { as: 'dots' };
+/** Elements that each sort of drawing is made from. */
+const DRAWN_FROM: Record<Sketch['as'], number> = { dots: ENOUGH, lines: FEW, near: 120, sky: ENOUGH };
+
 /** Pairs of elements that are joined by a line. */
 function linesOf(piece: Piece, layer: Layer, share: number, batch: Batch): number[] {
-  if (layer.kind === 'links') {
-    const spread = Math.cbrt(layer.width * layer.height * layer.depth) / 4;
-    return [...linkPoints(batch.position, null, { limit: spread, most: 3, tile: 0 }).pairs];
-  }
+  const sketch = sketchOf(layer);
+  if (sketch.as === 'near')
+    return [...linkPoints(batch.position, null, { limit: sketch.metres, most: 3, tile: 0 }).pairs];
+  if (sketch.as !== 'lines') return [];
   return definitionOf(layer.kind)
-    .drawings(layer, share, layerContext(piece))
+    .drawings(layer, share, worldOf(piece))
     .flatMap((drawing) => {
       if (drawing.as === 'segments') return [...drawing.pairs];
       // the outline of each wall: first two corners of every pair of triangles
@@ -60,12 +65,12 @@ export function LayerDrawing({ piece, layer }: { piece: Piece; layer: Layer }) {
   const id = useId();
   const { marks, lines, bodies } = useMemo(() => {
     const definition = definitionOf(layer.kind);
-    const total = definition.elementCount(layer, 1, layerContext(piece));
-    const lined = layer.kind === 'tunnel' || layer.kind === 'ground';
-    const share = Math.min(1, (lined ? FEW : layer.kind === 'links' ? 120 : ENOUGH) / Math.max(1, total));
+    const total = definition.elementCount(layer, 1, worldOf(piece));
+    const { as } = sketchOf(layer);
+    const share = Math.min(1, DRAWN_FROM[as] / Math.max(1, total));
     const batch = layerBatch(piece, layer.id, PHASE, share);
     const mark = marksOf(piece, layer, batch);
-    const pairs = lined || layer.kind === 'links' ? linesOf(piece, layer, share, batch) : [];
+    const pairs = linesOf(piece, layer, share, batch);
     const step = Math.max(1, Math.floor(pairs.length / 2 / 160));
     const segments = Array.from({ length: Math.min(160, pairs.length >> 1) }, (_, i) => {
       const at = Math.min(pairs.length - 2, i * step * 2);
@@ -75,19 +80,21 @@ export function LayerDrawing({ piece, layer }: { piece: Piece; layer: Layer }) {
       (i) => batch.light[i] > 0 && batch.scale[i] > 0,
     );
     return {
-      marks: lined ? [] : pick(shown.length).map((i) => mark(shown[i])),
+      marks: as === 'lines' ? [] : pick(shown.length).map((i) => mark(shown[i])),
       lines: segments,
       bodies: definition.bodies?.(layer) === true,
     };
   }, [piece, layer]);
-  if (layer.kind === 'backdrop' && layer.form === 'dome')
+  if (sketchOf(layer).as === 'sky')
     return (
       <svg viewBox="0 0 44 32" width="44" height="32">
         <defs>
           <linearGradient id={id} x1="0" y1="1" x2="0" y2="0">
-            {layer.gradient.map(({ at, colour }, i) => (
-              <stop key={i} offset={at} stopColor={colour} />
-            ))}
+            {definitionOf(layer.kind)
+              .gradient(layer)
+              .map(({ at, colour }, i) => (
+                <stop key={i} offset={at} stopColor={colour} />
+              ))}
           </linearGradient>
         </defs>
         <path d="M2 30a20 26 0 0 1 40 0Z" fill={`url(#${id})`} stroke="var(--line-strong)" />

@@ -1,9 +1,9 @@
+import { stepsOf } from '../../../core/world/steps';
 import { ChevronDown, ChevronRight, Eye, EyeOff, Plus, Trash2 } from 'lucide-react';
 import { Button as Pressable, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
-import { definitionOf } from '../../../core/layers/registry';
+import { definitionOf } from '../../../core/layers/kinds';
 import type { Layer, Piece } from '../../../core/piece/schema';
-import { treatmentSteps } from '../../../core/seam/stateReport';
-import { treatmentKinds, treatmentOf, type Treatment, type TreatmentKind } from '../../../core/treatments/registry';
+import { treatmentOf, type Treatment, type TreatmentKind, TREATMENTS } from '../../../core/treatments/kinds';
 import { Button } from '../../parts/Button';
 import { Inspector } from '../../parts/Inspector';
 import menu from '../../parts/Menu.module.css';
@@ -16,7 +16,7 @@ import styles from './TreatmentList.module.css';
 
 function AddTreatment({ layer, onAdd }: { layer: Layer; onAdd(kind: TreatmentKind): void }) {
   const bodies = definitionOf(layer.kind).bodies?.(layer) === true;
-  const kinds = treatmentKinds.filter((kind) => bodies || !treatmentOf(kind).solidOnly);
+  const kinds = TREATMENTS.names.filter((kind) => bodies || !treatmentOf(kind).solidOnly);
   return (
     <MenuTrigger>
       <Button>
@@ -64,7 +64,6 @@ export function TreatmentList({ piece, layer, index }: { piece: Piece; layer: La
             {(handle) => (
               <Line
                 piece={piece}
-                layer={layer}
                 path={['layers', index, 'treatments', k]}
                 treatment={t}
                 open={open === t.id}
@@ -82,7 +81,6 @@ export function TreatmentList({ piece, layer, index }: { piece: Piece; layer: La
 
 interface LineProps {
   piece: Piece;
-  layer: Layer;
   path: (string | number)[];
   treatment: Treatment;
   open: boolean;
@@ -91,8 +89,8 @@ interface LineProps {
   handle: React.ReactNode;
 }
 
-function Line({ piece, layer, path, treatment, open, onToggle, onRemove, handle }: LineProps) {
-  const { label, schema, summary } = treatmentOf(treatment.kind);
+function Line({ piece, path, treatment, open, onToggle, onRemove, handle }: LineProps) {
+  const { label, form, summary } = treatmentOf(treatment.kind);
   return (
     <div className={`${styles.line} ${treatment.off ? styles.off : ''}`}>
       <div className={styles.row}>
@@ -113,7 +111,7 @@ function Line({ piece, layer, path, treatment, open, onToggle, onRemove, handle 
           <Trash2 size={14} />
         </Button>
       </div>
-      {open ? <Inspector schema={schema} path={path} closingSteps={treatmentSteps(piece, layer, treatment)} /> : null}
+      {open ? <Inspector form={form} path={path} closingSteps={stepsOf(piece, { path }).closing} /> : null}
     </div>
   );
 }

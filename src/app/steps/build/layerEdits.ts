@@ -1,8 +1,6 @@
-import type { z } from 'zod';
-import { controlOf } from '../../../core/piece/fields';
-import { presetLayer } from '../../../core/layers/presets';
-import { definitionOf, type Layer, type LayerKind } from '../../../core/layers/registry';
-import type { Piece } from '../../../core/piece/schema';
+import { definitionOf, type Layer, type LayerKind, presetLayer } from '../../../core/layers/kinds';
+import { PIECE, type Piece } from '../../../core/piece/schema';
+import { withoutNames } from '../../../core/piece/references';
 import { newId } from '../../state/edit';
 
 const free = (piece: Piece, wanted: string): string => {
@@ -42,33 +40,9 @@ export const applyPreset = (piece: Piece, index: number, preset: number): Piece 
   }),
 });
 
-/** The layer with every reference to another one taken out. */
-function without(layer: Layer, id: string): Layer {
-  const fields = (definitionOf(layer.kind).schema as unknown as z.ZodObject).shape as Record<string, z.ZodType>;
-  const named = Object.entries(layer).filter(
-    ([name, value]) => value === id && name in fields && controlOf(fields[name])?.control === 'layer',
-  );
-  return named.length === 0 ? layer : { ...layer, ...Object.fromEntries(named.map(([name]) => [name, null])) };
-}
-
-/** The flight with every reference to a layer taken out: of what it follows, aims at, focuses on or rides on. */
-function flightWithout(flight: Piece['flight'], id: string): Piece['flight'] {
-  const forget = <T extends object>(owner: T): T =>
-    Object.fromEntries(
-      Object.entries(owner).map(([name, value]: [string, unknown]) => {
-        if ((name === 'follow' || name === 'layer') && value === id) return [name, null];
-        const target = typeof value === 'object' && value !== null && ('on' in value || 'kind' in value);
-        return [name, target ? forget(value) : value];
-      }),
-    ) as T;
-  return forget(flight);
-}
-
-/** Without the layer; what followed it goes straight, what was linked to it is not. */
-export function removeLayer(piece: Piece, id: string): Piece {
-  const layers = piece.layers.filter((layer) => layer.id !== id).map((layer) => without(layer, id));
-  return { ...piece, layers, flight: flightWithout(piece.flight, id) };
-}
+/** Without the layer, and without any reference to it: what followed it goes straight, what was linked to it is not. */
+export const removeLayer = (piece: Piece, id: string): Piece =>
+  withoutNames(PIECE, { ...piece, layers: piece.layers.filter((layer) => layer.id !== id) }, id);
 
 /** The layer moved to where another one is. */
 export function moveLayer(piece: Piece, id: string, over: string): Piece {

@@ -1,5 +1,5 @@
 import type { Layer, Piece } from '../../../core/piece/schema';
-import { newTreatment, type TreatmentKind } from '../../../core/treatments/registry';
+import { newTreatment, type TreatmentKind } from '../../../core/treatments/kinds';
 import { newId } from '../../state/edit';
 
 const withLayer = (piece: Piece, index: number, edit: (layer: Layer) => Layer): Piece => ({

@@ -1,5 +1,5 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { DeliverySchema, deliveryFrames, type Delivery } from '../../../core/piece/delivery';
+import { deliveryFrames, type Delivery, DELIVERY } from '../../../core/deliveries/form';
 import type { Piece } from '../../../core/piece/schema';
 import { lapSeconds } from '../../../core/time/lap';
 import { Button } from '../../parts/Button';
@@ -27,7 +27,7 @@ const closestSamples = (n: number): Delivery['samples'] =>
 export function firstDeliveries(piece: Piece): Delivery[] {
   const { width, height } = piece.frame;
   const make = (share: number, samples: Delivery['samples'], rate: Delivery['rate']): Delivery =>
-    DeliverySchema.parse({
+    DELIVERY.schema.parse({
       id: newId('delivery'),
       width: even(width * share),
       height: even(height * share),
@@ -120,7 +120,7 @@ function DeliveryCard({ piece, delivery, index }: { piece: Piece; delivery: Deli
           />
         </PlainRow>
       </section>
-      <Inspector schema={DeliverySchema} path={path} />
+      <Inspector form={DELIVERY} path={path} />
       <footer className={styles.foot}>
         <Button
           onPress={() =>

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { deliveryFrames, type Delivery } from '../../../core/piece/delivery';
+import { deliveryFrames, type Delivery } from '../../../core/deliveries/form';
 import type { Piece } from '../../../core/piece/schema';
 import { codecOf, startExport, type ExportProgress, type RunningExport } from '../../../export/client';
 import { pieceFileName } from '../../../formats/pieceFile';

@@ -1,7 +1,8 @@
 import { Eye, Move3d } from 'lucide-react';
-import { cameraPose } from '../../../core/flight/camera';
-import { routeOf } from '../../../core/flight/routes/registry';
-import { FlightSchema, flightSteps } from '../../../core/flight/schema';
+import { cameraPose } from '../../../core/world/camera';
+import { routeOf } from '../../../core/flight/routes/kinds';
+import { FLIGHT, FLIGHT_HEADINGS, flightSteps } from '../../../core/flight/form';
+import { routeSetting } from '../../../core/world/setting';
 import { depthLimitsMm, fieldOfViewDeg, hyperfocalMm, shutterSeconds } from '../../../core/lens/optics';
 import type { Piece } from '../../../core/piece/schema';
 import { evaluateAnimated } from '../../../core/time/animated';
@@ -13,7 +14,7 @@ import { CardsHead } from '../../parts/CardsHead';
 import { Inspector } from '../../parts/Inspector';
 import { bench, useBench, usePiece } from '../../state/bench';
 import { flyByHand, observe } from './byhand/modes';
-import { FlyDrawing } from './FlyDrawing';
+import { FlyDrawing, type FlyGroup } from './FlyDrawing';
 import { HandRows, handNameOf } from './HandRows';
 import { LensRows } from './LensRows';
 import { RouteRows } from './route/RouteRows';
@@ -21,8 +22,7 @@ import styles from './Fly.module.css';
 
 export { FlyBand } from './FlyBand';
 
-export const FLY_GROUPS = ['Route', 'Aim', 'Roll', 'Handheld', 'Lens', 'Focus', 'Shutter'] as const;
-export type FlyGroup = (typeof FLY_GROUPS)[number];
+const GROUPS = Object.keys(FLIGHT_HEADINGS) as FlyGroup[];
 
 /** Fields that mean nothing on a route that keeps its own time. */
 const TIMED = ['speed'];
@@ -40,16 +40,16 @@ function summary(piece: Piece, phase: number, group: FlyGroup): string {
   const { flight, lap } = piece;
   const pose = cameraPose(piece, phase);
   switch (group) {
-    case 'Route':
-      return routeOf(flight.route.kind).summary(flight.route, piece);
-    case 'Aim': {
+    case 'route':
+      return routeOf(flight.route.kind).summary(flight.route, routeSetting(piece));
+    case 'aim': {
       if (flight.lens === 'isometric')
         return `fixed by the isometric view${flight.aim === 'target' ? `, on ${nameOf(piece, flight.aimAt)}` : ''}`;
       if (flight.aim === 'target') return `at ${nameOf(piece, flight.aimAt)}`;
       if (flight.aim === 'own') return 'by its own direction';
       return flight.lookAhead > 0 ? `${flight.lookAhead} m ahead on the way` : 'ahead, along the tangent';
     }
-    case 'Roll': {
+    case 'roll': {
       const { roll, bank, horizon } = flight;
       const parts = [
         horizon === 'level' ? 'level' : 'carried',
@@ -58,25 +58,25 @@ function summary(piece: Piece, phase: number, group: FlyGroup): string {
       ];
       return parts.join(' · ');
     }
-    case 'Handheld': {
+    case 'hand': {
       const name = handNameOf(flight);
       return name === 'none'
         ? 'still'
         : `${name ?? 'own figures'} · ×${evaluateAnimated(flight.handScale, phase).toFixed(2)}`;
     }
-    case 'Lens': {
+    case 'lens': {
       const sees =
         pose.orthoWidth === null
           ? `${pose.focalMm.toFixed(0)} mm · ${fieldOfViewDeg(pose.focalMm, pose.sensorMm).toFixed(1)}° wide`
           : `${flight.lens} · ${Number(pose.orthoWidth.toFixed(2))} m wide`;
       return `${sees} · f/${pose.fNumber.toFixed(1)}${flight.hold === 'none' || pose.orthoWidth !== null ? '' : ' · dolly zoom'}`;
     }
-    case 'Focus': {
+    case 'sharp': {
       const { near, far } = depthLimitsMm(pose.focalMm, pose.fNumber, pose.focusDistance * 1000);
       const sharp = `${pose.focusDistance.toFixed(2)} m`;
       return pose.orthoWidth === null ? `${sharp} · sharp ${metres(near)} to ${metres(far)}` : sharp;
     }
-    case 'Shutter': {
+    case 'shutter': {
       const angle = evaluateAnimated(flight.shutterDeg, phase);
       return `${angle.toFixed(0)}° · 1/${(1 / Math.max(1e-6, shutterSeconds(angle, rateHz(lap.rate)))).toFixed(0)} s`;
     }
@@ -100,8 +100,8 @@ export function FlyCards() {
           </Button>
         </span>
       </CardsHead>
-      {FLY_GROUPS.map((group) => (
-        <Boundary key={group} what={`The card ${group}`} of={piece}>
+      {GROUPS.map((group) => (
+        <Boundary key={group} what={`The card ${FLIGHT_HEADINGS[group].label}`} of={piece}>
           <FlyCard group={group} />
         </Boundary>
       ))}
@@ -115,39 +115,36 @@ function FlyCard({ group }: { group: FlyGroup }) {
   const phase = useBench((state) => state.status?.phase ?? 0);
   const steps = flightSteps(piece.flight);
   const route = routeOf(piece.flight.route.kind);
-  const shown = open === group;
+  const heading = FLIGHT_HEADINGS[group];
+  const shown = open === heading.label;
   return (
     <Card
-      title={group}
+      title={heading.label}
       summary={summary(piece, phase, group)}
       drawing={<FlyDrawing group={group} piece={piece} />}
       open={shown}
       kin={
-        group === 'Route'
-          ? {
-              schema: route.schema,
-              path: ['flight', 'route'],
-              steps: route.closingSteps(piece.flight.route, piece),
-            }
-          : { schema: FlightSchema, path: ['flight'], steps, group }
+        group === 'route'
+          ? { form: route.form, path: ['flight', 'route'] }
+          : { form: FLIGHT, path: ['flight'], group: heading }
       }
-      onToggle={() => bench.patch({ open: shown ? null : group })}
+      onToggle={() => bench.patch({ open: shown ? null : heading.label })}
     >
-      {group === 'Route' ? <RouteRows /> : null}
-      {group === 'Handheld' ? (
+      {group === 'route' ? <RouteRows /> : null}
+      {group === 'hand' ? (
         <HandRows />
-      ) : group === 'Lens' ? (
+      ) : group === 'lens' ? (
         <LensRows />
       ) : (
         <Inspector
-          schema={FlightSchema}
+          form={FLIGHT}
           path={['flight']}
-          groups={[group]}
+          groups={[heading]}
           closingSteps={steps}
           without={route.timed ? TIMED : []}
         />
       )}
-      {group === 'Focus' ? <FocusNote piece={piece} phase={phase} /> : null}
+      {group === 'sharp' ? <FocusNote piece={piece} phase={phase} /> : null}
     </Card>
   );
 }

@@ -1,37 +1,40 @@
+import { flightOf } from '../../../core/world/camera';
 import { useMemo } from 'react';
-import { flightOf } from '../../../core/flight/flight';
 import type { Piece } from '../../../core/piece/schema';
-import type { FlyGroup } from './Fly';
+import type { FLIGHT_HEADINGS } from '../../../core/flight/form';
 
-const SHAPES: Record<Exclude<FlyGroup, 'Route'>, React.ReactNode> = {
-  Aim: (
+/** A card of the flight. */
+export type FlyGroup = keyof typeof FLIGHT_HEADINGS;
+
+const SHAPES: Record<Exclude<FlyGroup, 'route'>, React.ReactNode> = {
+  aim: (
     <>
       <path d="M6 16h24" />
       <path d="M25 10l7 6-7 6" />
       <circle cx="38" cy="16" r="2" fill="var(--time)" stroke="none" />
     </>
   ),
-  Roll: (
+  roll: (
     <>
       <path d="M5 21L39 11" />
       <path d="M22 16l-3.500-9" stroke="var(--time)" />
       <path d="M8 16h28" opacity="0.4" strokeDasharray="2 3" />
     </>
   ),
-  Handheld: <path d="M4 16c3-9 5 9 8 0s4-7 7 1 4 6 7-2 4-6 6 2 4 4 8-1" />,
-  Lens: (
+  hand: <path d="M4 16c3-9 5 9 8 0s4-7 7 1 4 6 7-2 4-6 6 2 4 4 8-1" />,
+  lens: (
     <>
       <path d="M14 4c6 7 6 17 0 24M14 4c-6 7-6 17 0 24" />
       <path d="M22 12l16-6M22 20l16 6" stroke="var(--time)" />
     </>
   ),
-  Focus: (
+  sharp: (
     <>
       <path d="M4 8l20 8L4 24M24 16l16-6M24 16l16 6" />
       <path d="M24 6v20" stroke="var(--time)" />
     </>
   ),
-  Shutter: (
+  shutter: (
     <>
       <circle cx="22" cy="16" r="11" />
       <path d="M22 16V5a11 11 0 0 1 0 22Z" fill="var(--time)" fillOpacity="0.35" stroke="var(--time)" />
@@ -77,7 +80,7 @@ export function FlyDrawing({ group, piece }: { group: FlyGroup; piece: Piece }) 
       strokeLinecap="round"
       strokeLinejoin="round"
     >
-      {group === 'Route' ? <RouteDrawing piece={piece} /> : SHAPES[group]}
+      {group === 'route' ? <RouteDrawing piece={piece} /> : SHAPES[group]}
     </svg>
   );
 }

@@ -1,7 +1,7 @@
+import { handFields, handOf } from '../../../core/flight/handFields';
+import { FLIGHT, FLIGHT_HEADINGS } from '../../../core/flight/form';
+import type { Control } from '../../../core/forms';
 import { HAND_AXES, HANDS, type HandName } from '../../../core/flight/hand';
-import { handFields, handOf } from '../../../core/flight/flight';
-import { FlightSchema } from '../../../core/flight/schema';
-import { controlOf, type ControlMeta } from '../../../core/piece/fields';
 import { ChoiceField } from '../../parts/ChoiceField';
 import { Inspector } from '../../parts/Inspector';
 import { NumberField } from '../../parts/NumberField';
@@ -13,8 +13,8 @@ import type { Piece } from '../../../core/piece/schema';
 const NAMES = ['Aside', 'Up', 'Along', 'Pitch', 'Yaw', 'Roll'] as const;
 const SWINGS = NAMES.flatMap((name) => [`hand${name}`, `hand${name}Hz`] as const);
 
-const metaOf = (name: string): ControlMeta => {
-  const meta = controlOf(FlightSchema.shape[name as 'handUp']);
+const metaOf = (name: string): Control => {
+  const { control: meta } = FLIGHT.fields[name];
   if (!meta) throw new Error(`the flight has no field ${name}`);
   return meta;
 };
@@ -82,7 +82,7 @@ export function HandRows() {
         })}
       </section>
       {name === 'none' ? null : (
-        <Inspector schema={FlightSchema} path={['flight']} groups={['Handheld']} without={SWINGS} />
+        <Inspector form={FLIGHT} path={['flight']} groups={[FLIGHT_HEADINGS.hand]} without={SWINGS} />
       )}
     </>
   );

@@ -1,6 +1,5 @@
-import { cameraPose } from '../../../core/flight/camera';
-import { flightOf } from '../../../core/flight/flight';
-import { FlightSchema, flightSteps } from '../../../core/flight/schema';
+import { cameraPose, flightOf } from '../../../core/world/camera';
+import { flightSteps, FLIGHT, FLIGHT_HEADINGS } from '../../../core/flight/form';
 import { dot, rotate, subtract } from '../../../core/space/vector';
 import { Button } from '../../parts/Button';
 import { ChoiceField } from '../../parts/ChoiceField';
@@ -53,9 +52,9 @@ export function LensRows() {
         </PlainRow>
       </section>
       <Inspector
-        schema={FlightSchema}
+        form={FLIGHT}
         path={['flight']}
-        groups={['Lens']}
+        groups={[FLIGHT_HEADINGS.lens]}
         closingSteps={flightSteps(flight)}
         without={hidden}
       />

@@ -1,6 +1,6 @@
+import { GLOW, LOOK, LOOK_HEADINGS } from '../../../core/look/form';
 import { Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { GlowSchema, LookSchema } from '../../../core/look/schema';
 import { evaluateAnimated } from '../../../core/time/animated';
 import type { Piece } from '../../../core/piece/schema';
 import { Boundary } from '../../parts/Boundary';
@@ -14,8 +14,7 @@ import styles from './Look.module.css';
 
 export { HistogramBand as LookBand } from './HistogramBand';
 
-export const LOOK_GROUPS = ['Background', 'Light', 'Air', 'Tone', 'Texture'] as const;
-type LookGroup = (typeof LOOK_GROUPS)[number];
+type LookGroup = keyof typeof LOOK_HEADINGS;
 
 /** Radii that stack well: narrow and bright, middle, wide and faint. */
 const NEXT_GLOW = [
@@ -28,17 +27,17 @@ const NEXT_GLOW = [
 function summary(piece: Piece, phase: number, group: LookGroup): string {
   const { look } = piece;
   switch (group) {
-    case 'Background':
+    case 'back':
       return `${look.background} to ${look.backgroundEdge}`;
-    case 'Light':
+    case 'rig':
       return `${evaluateAnimated(look.rig, phase).toFixed(2)} × · ${look.rigKey}, soft boxes ${look.surround.toFixed(2)} ×`;
-    case 'Air':
+    case 'air':
       return `clear for ${evaluateAnimated(look.fogDistance, phase).toFixed(1)} m · drawn to ${look.reach.toFixed(0)} m`;
-    case 'Tone': {
+    case 'tone': {
       const ev = evaluateAnimated(look.exposure, phase);
       return `${ev >= 0 ? '+' : ''}${ev.toFixed(2)} EV · ${look.curve === 'soft' ? 'soft shoulder' : look.curve === 'deep' ? 'deep contrast' : 'straight'}`;
     }
-    case 'Texture':
+    case 'finish':
       return `vignette ${Math.round(look.vignette * 100)} % · grain ${Math.round(look.grain * 100)} %`;
   }
 }
@@ -51,24 +50,26 @@ export function LookCards() {
       {card}
     </Boundary>
   );
-  const card = (group: LookGroup) => bounded(group, <LookCard group={group} />);
-  return [card('Background'), card('Light'), card('Air'), bounded('Glow', <GlowCard />), card('Tone'), card('Texture')];
+  const card = (group: LookGroup) => bounded(LOOK_HEADINGS[group].label, <LookCard group={group} />);
+  return [card('back'), card('rig'), card('air'), bounded('Glow', <GlowCard />), card('tone'), card('finish')];
 }
 
 function LookCard({ group }: { group: LookGroup }) {
   const piece = usePiece();
   const open = useBench((state) => state.open);
   const phase = useBench((state) => state.status?.phase ?? 0);
+  const heading = LOOK_HEADINGS[group];
+  const shown = open === heading.label;
   return (
     <Card
-      title={group}
+      title={heading.label}
       summary={summary(piece, phase, group)}
       drawing={<LookDrawing name={group} look={piece.look} />}
-      open={open === group}
-      kin={{ schema: LookSchema, path: ['look'], group }}
-      onToggle={() => bench.patch({ open: open === group ? null : group })}
+      open={shown}
+      kin={{ form: LOOK, path: ['look'], group: heading }}
+      onToggle={() => bench.patch({ open: shown ? null : heading.label })}
     >
-      <Inspector schema={LookSchema} path={['look']} groups={[group]} />
+      <Inspector form={LOOK} path={['look']} groups={[heading]} />
     </Card>
   );
 }
@@ -89,7 +90,7 @@ function GlowCard() {
           ? 'none'
           : glow.map(({ radius }) => `${Number((radius * 100).toFixed(1))} %`).join(' + ') + ' of the height'
       }
-      drawing={<LookDrawing name="Glow" look={piece.look} />}
+      drawing={<LookDrawing name="glow" look={piece.look} />}
       open={open}
       onToggle={() => bench.patch({ open: open ? null : 'Glow' })}
     >
@@ -110,7 +111,7 @@ function GlowCard() {
               <Trash2 size={14} />
             </Button>
           </p>
-          <Inspector schema={GlowSchema} path={['look', 'glow', index]} />
+          <Inspector form={GLOW} path={['look', 'glow', index]} />
         </div>
       ))}
       <footer className={styles.foot}>

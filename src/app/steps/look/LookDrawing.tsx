@@ -1,17 +1,11 @@
 import { useId } from 'react';
-import type { Look } from '../../../core/look/schema';
+import type { Look, LOOK_HEADINGS } from '../../../core/look/form';
 
 /** A small drawing of what a card of the look does, in the piece's own colours. */
-export function LookDrawing({
-  name,
-  look,
-}: {
-  name: 'Background' | 'Light' | 'Air' | 'Tone' | 'Texture' | 'Glow';
-  look: Look;
-}) {
+export function LookDrawing({ name, look }: { name: keyof typeof LOOK_HEADINGS | 'glow'; look: Look }) {
   const id = useId();
   switch (name) {
-    case 'Background':
+    case 'back':
       return (
         <svg viewBox="0 0 44 32" width="44" height="32">
           <defs>
@@ -23,7 +17,7 @@ export function LookDrawing({
           <rect x="1" y="2" width="42" height="28" rx="3" fill={`url(#${id})`} stroke="var(--line-strong)" />
         </svg>
       );
-    case 'Light':
+    case 'rig':
       return (
         <svg viewBox="0 0 44 32" width="44" height="32">
           <defs>
@@ -36,7 +30,7 @@ export function LookDrawing({
           <circle cx="22" cy="16" r="12" fill={`url(#${id})`} />
         </svg>
       );
-    case 'Air':
+    case 'air':
       return (
         <svg viewBox="0 0 44 32" width="44" height="32" fill="none" stroke="currentColor" strokeWidth="1.4">
           {[0, 1, 2, 3, 4].map((i) => (
@@ -44,7 +38,7 @@ export function LookDrawing({
           ))}
         </svg>
       );
-    case 'Tone':
+    case 'tone':
       return (
         <svg viewBox="0 0 44 32" width="44" height="32" fill="none" stroke="currentColor" strokeWidth="1.4">
           <path d="M4 28h36M4 28V4" stroke="var(--line-strong)" />
@@ -60,7 +54,7 @@ export function LookDrawing({
           />
         </svg>
       );
-    case 'Texture':
+    case 'finish':
       return (
         <svg viewBox="0 0 44 32" width="44" height="32" fill="currentColor">
           {Array.from({ length: 40 }, (_, i) => (
@@ -74,7 +68,7 @@ export function LookDrawing({
           ))}
         </svg>
       );
-    case 'Glow':
+    case 'glow':
       return (
         <svg viewBox="0 0 44 32" width="44" height="32">
           {look.glow.map((glow, i) => (

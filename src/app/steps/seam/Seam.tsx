@@ -1,5 +1,5 @@
+import type { Finding } from '../../../core/seam/finding';
 import { useEffect } from 'react';
-import type { Finding } from '../../../core/seam/stateReport';
 import { Button } from '../../parts/Button';
 import { CardsHead } from '../../parts/CardsHead';
 import { Progress } from '../../parts/Progress';

@@ -1,7 +1,7 @@
+import type { StateReport } from '../../../core/seam/report';
 import { create } from 'zustand';
 import type { Piece } from '../../../core/piece/schema';
 import { troubleWords } from '../../../core/trouble';
-import type { StateReport } from '../../../core/seam/stateReport';
 import { proxy } from '../../../engine/client';
 import type { PictureReport } from '../../../engine/protocol';
 import { say } from '../../state/notices';

@@ -1,9 +1,10 @@
-import type { z } from 'zod';
-import type { Piece } from '../../piece/schema';
+import type { RouteShape } from '../../elements/course';
+import type { Form } from '../../forms';
 import type { Quaternion, Vec3 } from '../../space/vector';
-import type { CameraPose } from '../camera';
-import type { Sighted } from '../sight';
+import type { Exposure } from '../../time/exposure';
+import type { Curve } from '../../elements/curve';
 import type { Target } from '../target';
+import type { Pose, View } from './view';
 
 /** Where the camera is on its route. */
 export interface Place {
@@ -38,9 +39,25 @@ export interface Travel {
 
 export const STAYS: Travel = { advance: 0, turns: 0, axis: [0, 0, 1], centre: [0, 0, 0] };
 
+/** Where a target is, and how it is turned. */
+export interface Sighted {
+  position: Vec3;
+  rotation: Quaternion;
+}
+
+/** What of its piece a route is described by. */
+export interface RouteSetting {
+  /** metres after which the world repeats */
+  tile: number;
+  /** frames of the lap */
+  frames: number;
+  /** the route of a layer; straight where it has none */
+  routeOf(layerId: string | null): RouteShape;
+  nameOf(layerId: string | null): string | undefined;
+}
+
 /** What a route may know of its piece. */
-export interface RouteWorld {
-  piece: Piece;
+export interface RouteWorld extends RouteSetting {
   /** share of the lap's way that is behind at a phase: see flight/speed */
   share(phase: number): number;
   sight(target: Target, phase: number): Sighted;
@@ -50,21 +67,40 @@ export interface RouteWorld {
 
 /** What a new route is fitted to. */
 export interface RouteStart {
-  piece: Piece;
   /** the present view */
-  pose: CameraPose;
+  pose: Pose;
+  /** a layer with a route of its own, and one whose elements can carry a camera; null where there is none */
+  way: string | null;
+  carrier: string | null;
   /** the middle of what stands in the world, and the radius in metres of a ball that holds about all of it */
   middle: Vec3;
   radius: number;
 }
 
+/** A place of a route that has a name of its own. */
+export interface MarkedPlace {
+  id: string;
+  aside: number;
+  above: number;
+  ahead: number;
+}
+
+/** Where a camera faces: along the way, at a target, or by its route's own direction turned by so much. */
+export type Facing =
+  | { aim: 'ahead' }
+  | { aim: 'target'; aimAt: Target; yaw: number; pitch: number }
+  | { aim: 'own'; yaw: number; pitch: number; roll: number };
+
+/** By the route's own direction. */
+export const OWN: Facing = { aim: 'own', yaw: 0, pitch: 0, roll: 0 };
+
 /** What the core and the interface know about one kind of route. One definition per folder of `routes/`. */
-export interface RouteDefinition<R> {
+export interface RouteDefinition<R extends object> {
   kind: string;
   label: string;
   /** one sentence */
   describe: string;
-  schema: z.ZodType<R>;
+  form: Form<R>;
   /** it keeps its own time: the speed curve does not apply */
   timed: boolean;
   /** fields of a new route of this kind that fits the piece and begins near the present view */
@@ -72,7 +108,16 @@ export interface RouteDefinition<R> {
   travel(route: R, world: RouteWorld): Travel;
   track(route: R, world: RouteWorld): Track;
   /** in a few words, for the card */
-  summary(route: R, piece: Piece): string;
+  summary(route: R, setting: RouteSetting): string;
   /** fields whose value or gain per lap must be a whole number of steps to close */
-  closingSteps(route: R, piece: Piece): Record<string, number>;
+  closingSteps(route: R, setting: RouteSetting): Record<string, number>;
+  /** the route as one frame's shutter sees it, for those that jump on a frame */
+  exposed?(route: R, exposure: Exposure): R;
+  /** the curve it is, whose points are drawn in the map */
+  curve?(route: R): Curve;
+  /** places of it that are marked and dragged in the map, in order, and the route with one of them elsewhere */
+  marks?(route: R): readonly MarkedPlace[];
+  withMark?(route: R, place: MarkedPlace): R;
+  /** where the camera faces when such a route is new */
+  facing(route: R, view: View): Facing;
 }

@@ -1,4 +1,4 @@
-import { levelUp } from '../../space/path';
+import { levelUp } from '../../space/frame';
 import { length, scale, subtract, type Vec3 } from '../../space/vector';
 import type { Place } from './definition';
 

@@ -1,7 +1,12 @@
 import { z } from 'zod';
 import { fromAxis, multiply, rotate, type Quaternion, type Vec3 } from '../../space/vector';
-import type { CameraPose } from '../camera';
 import { worldAt } from '../target';
+
+/** Where a camera is, and how it is turned. */
+export interface Pose {
+  position: Vec3;
+  quaternion: Quaternion;
+}
 
 const metre = z.number().min(-10_000).max(10_000);
 const degree = z.number().min(-36_000).max(36_000);
@@ -31,7 +36,7 @@ export const viewPlace = ({ aside, above, ahead }: View): Vec3 => worldAt(aside,
 const rounded = (v: number, step: number): number => Number((Math.round(v / step) * step).toFixed(6)) + 0;
 
 /** The view of a pose, to a millimetre and a hundredth of a degree. */
-export function viewOf({ position, quaternion }: Pick<CameraPose, 'position' | 'quaternion'>): View {
+export function viewOf({ position, quaternion }: Pose): View {
   const forward = rotate(quaternion, [0, 0, -1]);
   const pitch = Math.asin(Math.max(-1, Math.min(1, forward[1]))) / DEGREE;
   const yaw = Math.atan2(forward[0], -forward[2]) / DEGREE;

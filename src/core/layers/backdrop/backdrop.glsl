@@ -1,6 +1,5 @@
 // The one element of a backdrop, where its middle is.
-// @export backdropElement
-// @loop backdropRun backdropElement id
+// @kernel backdrop backdropElement id
 
 void backdropElement(uint id, float bodySize, out vec3 position, out float size, out float place) {
   position = vec3(0.0);

@@ -1,7 +1,7 @@
 // One copy of a body in its arrangement. Result about the arrangement's own middle; placement follows.
-// @export copiesElement
-// @loop copiesRun copiesElement id rest
-// @call flowNoise
+// @choice copiesArrangement grid ring spiral line route sphere scatter
+// @choice copiesPlace order chance height noise
+// @kernel copies copiesElement id rest
 // @include ../../random/hash.glsl
 // @include ../../noise/flow.glsl
 // @include ../../space/route.glsl
@@ -19,7 +19,7 @@ void copiesElement(uint id, vec4 rest, uint seed, int arrangement, int total, in
                    float stepScale, float bodySize, float variation, int placeBy, float placeSpread, vec3 placeScale,
                    ivec3 placePeriod, int placeCycles, float tile, vec4 course, sampler2D track, float lap,
                    out vec3 position, out vec4 rotation, out float size, out float place, out float fade, out float order, out uint key) {
-  int index = arrangement == 6 ? int(id) : int(id) * stride;
+  int index = arrangement == COPIES_ARRANGEMENT_SCATTER ? int(id) : int(id) * stride;
   key = uint(index);
   uvec4 h = pcg4d(uvec4(key, seed, 50u, 0u));
   float i = float(index);
@@ -27,20 +27,20 @@ void copiesElement(uint id, vec4 rest, uint seed, int arrangement, int total, in
   order = total > 1 ? i / (n - 1.0) : 0.0;
   position = vec3(0.0);
   rotation = vec4(0.0, 0.0, 0.0, 1.0);
-  if (arrangement == 0) {
+  if (arrangement == COPIES_ARRANGEMENT_GRID) {
     int row = index / grid.x;
     int layer = row / grid.y;
     vec3 cell = vec3(float(index - row * grid.x), float(row - layer * grid.y), float(layer));
     position = (cell - (vec3(grid) - 1.0) * 0.5) * spacing * vec3(1.0, 1.0, -1.0);
   }
-  if (arrangement == 1 || arrangement == 2) {
-    float turn = arrangement == 1 ? i / n : winds * order;
-    float r = arrangement == 1 ? radius : mix(radius, radiusEnd, order);
-    position = vec3(sinTurn(turn) * r, cosTurn(turn) * r, arrangement == 2 ? rise * (0.5 - order) : 0.0);
+  if (arrangement == COPIES_ARRANGEMENT_RING || arrangement == COPIES_ARRANGEMENT_SPIRAL) {
+    float turn = arrangement == COPIES_ARRANGEMENT_RING ? i / n : winds * order;
+    float r = arrangement == COPIES_ARRANGEMENT_RING ? radius : mix(radius, radiusEnd, order);
+    position = vec3(sinTurn(turn) * r, cosTurn(turn) * r, arrangement == COPIES_ARRANGEMENT_SPIRAL ? rise * (0.5 - order) : 0.0);
     if (align == 1) rotation = quatAbout(vec3(0.0, 0.0, 1.0), -turn);
   }
-  if (arrangement == 3) position = vec3(0.0, 0.0, (0.5 * (n - 1.0) - i) * spacing.z);
-  if (arrangement == 4) {
+  if (arrangement == COPIES_ARRANGEMENT_LINE) position = vec3(0.0, 0.0, (0.5 * (n - 1.0) - i) * spacing.z);
+  if (arrangement == COPIES_ARRANGEMENT_ROUTE) {
     // evenly within the tile; the ring about the route gives each its side
     float advance = (i + 0.5) / n * tile;
     vec4 frame;
@@ -50,7 +50,7 @@ void copiesElement(uint id, vec4 rest, uint seed, int arrangement, int total, in
     position += rotateBy(frame, vec3(sinTurn(turn) * radius, cosTurn(turn) * radius, 0.0));
     if (align == 1) rotation = quatTimes(frame, quatAbout(vec3(0.0, 0.0, 1.0), -turn));
   }
-  if (arrangement == 5) {
+  if (arrangement == COPIES_ARRANGEMENT_SPHERE) {
     // a spiral from pole to pole by the golden angle, equal areas (Gonzalez, Mathematical Geosciences 42, 2010)
     float z = 1.0 - (2.0 * i + 1.0) / n;
     float around = fract(i * GOLDEN);
@@ -65,22 +65,22 @@ void copiesElement(uint id, vec4 rest, uint seed, int arrangement, int total, in
   }
   // those that found no room are not there
   fade = 1.0;
-  if (arrangement == 6) {
+  if (arrangement == COPIES_ARRANGEMENT_SCATTER) {
     position = rest.xyz;
     fade = rest.w;
   }
-  float centred = arrangement == 1 ? i : i - 0.5 * (n - 1.0);
+  float centred = arrangement == COPIES_ARRANGEMENT_RING ? i : i - 0.5 * (n - 1.0);
   position += stepMove * centred;
   rotation = quatTimes(rotation, quatTimes(quatAbout(vec3(0.0, 1.0, 0.0), stepTurn.y * i),
              quatTimes(quatAbout(vec3(1.0, 0.0, 0.0), stepTurn.x * i), quatAbout(vec3(0.0, 0.0, 1.0), stepTurn.z * i))));
   size = fade * bodySize * pow(stepScale, order) * exp2((unit(h.x) * 2.0 - 1.0) * variation);
   place = order;
-  if (placeBy == 1) place = unit(h.y);
-  if (placeBy == 2) {
+  if (placeBy == COPIES_PLACE_CHANCE) place = unit(h.y);
+  if (placeBy == COPIES_PLACE_HEIGHT) {
     float high = 0.5 * spacing.y * float(grid.y - 1);
-    place = 0.5 + 0.5 * position.y / max(1e-6, arrangement == 0 ? high : arrangement == 6 ? spacing.y * 0.5 : max(radius, radiusEnd));
+    place = 0.5 + 0.5 * position.y / max(1e-6, arrangement == COPIES_ARRANGEMENT_GRID ? high : arrangement == COPIES_ARRANGEMENT_SCATTER ? spacing.y * 0.5 : max(radius, radiusEnd));
   }
-  if (placeBy == 3) {
+  if (placeBy == COPIES_PLACE_NOISE) {
     vec3 slope;
     float v = flowNoise(position * placeScale + 0.31, placePeriod, seed + 111u, lap, placeCycles, slope);
     place = 0.5 + 1.2 * v;

@@ -1,35 +1,35 @@
 // One particle of a field, at a time of the lap.
-// @export fieldElement
-// @loop fieldRun fieldElement id
-// @call flowNoise
+// @choice fieldShape box ball shell disc corridor strand grid
+// @choice fieldPlace random position noise
+// @kernel field fieldElement id
 // @include ../../random/order.glsl
 // @include ../../noise/flow.glsl
 // @include ../../space/route.glsl
 // @include ../../space/profile.glsl
 
-// shape: 0 box, 1 ball, 2 shell, 3 disc, 4 corridor, 5 strand. Result in metres about the volume's centre, except that
+// Result in metres about the volume's centre, except that
 // corridor, strand and a box that tiles run from z = 0 forward (local.z is advance).
 vec3 fieldRest(int shape, vec3 u, vec3 extent, float inner) {
-  if (shape == 0) return (u - 0.5) * extent;
+  if (shape == FIELD_SHAPE_BOX) return (u - 0.5) * extent;
   float turn = u.x;
-  if (shape == 3) {
+  if (shape == FIELD_SHAPE_DISC) {
     float r3 = sqrt(mix(inner * inner, 1.0, u.y));
     return vec3(cosTurn(turn) * r3 * extent.x * 0.5, (u.z - 0.5) * extent.y, sinTurn(turn) * r3 * extent.z * 0.5);
   }
-  if (shape == 4 || shape == 5) {
+  if (shape == FIELD_SHAPE_CORRIDOR || shape == FIELD_SHAPE_STRAND) {
     // a strand thins out from its axis: the radius itself is even, and squared once more
-    float r4 = shape == 4 ? sqrt(mix(inner * inner, 1.0, u.y)) : u.y * u.y;
+    float r4 = shape == FIELD_SHAPE_CORRIDOR ? sqrt(mix(inner * inner, 1.0, u.y)) : u.y * u.y;
     return vec3(cosTurn(turn) * r4 * extent.x * 0.5, sinTurn(turn) * r4 * extent.y * 0.5, (u.z - 0.5) * extent.z);
   }
   float z = u.y * 2.0 - 1.0;
   float ring = sqrt(max(0.0, 1.0 - z * z));
   float low = inner * inner * inner;
-  float r = shape == 1 ? pow(u.z, 1.0 / 3.0) : pow(mix(low, 1.0, u.z), 1.0 / 3.0);
+  float r = shape == FIELD_SHAPE_BALL ? pow(u.z, 1.0 / 3.0) : pow(mix(low, 1.0, u.z), 1.0 / 3.0);
   return vec3(cosTurn(turn) * ring, z, sinTurn(turn) * ring) * r * extent * 0.5;
 }
 
 // extent: full size in metres; inner: hollow share of the radius (shell, disc, corridor); at: where the centre is;
-// grid: rows along x, y, z when shape is 6, of which every stride-th layer along z is drawn; jitter: share of a row;
+// grid: rows along x, y, z of a grid, of which every stride-th layer along z is drawn; jitter: share of a row;
 // radius: of the most common particle, metres; variation: 0 all alike .. 1 a steep distribution up to 12 times larger;
 // sizeBy: 0 by that law, 1 by the profile from the smallest draw to the largest; glint: 0 all equally bright .. 1 a few far
 // brighter; lap: time in laps; place: where on the gradient, 0..1; order: 0..1 by chance.
@@ -40,7 +40,7 @@ void fieldElement(uint id, uint seed, int shape, vec3 extent, float inner, vec3 
                   out float light, out float order) {
   uvec4 h = pcg4d(uvec4(id, seed, 3u, 0u));
   vec3 local;
-  if (shape == 6) {
+  if (shape == FIELD_SHAPE_GRID) {
     int index = int(id);
     int row = index / grid.x;
     int layer = row / grid.y;
@@ -61,12 +61,12 @@ void fieldElement(uint id, uint seed, int shape, vec3 extent, float inner, vec3 
   light = mix(1.0, 0.12 + 3.5 * bright * bright * bright * bright * bright * bright, glint);
   order = unit(h.w);
   place = unit(h.z);
-  if (placeBy == 1) {
+  if (placeBy == FIELD_PLACE_POSITION) {
     vec3 rel = (local - at) / max(extent * 0.5, vec3(1e-6));
-    place = shape == 0 || shape == 6 ? rel.y * 0.5 + 0.5 : shape == 3 ? length(rel.xz) : shape == 4 || shape == 5 ? length(rel.xy) : length(rel);
+    place = shape == FIELD_SHAPE_BOX || shape == FIELD_SHAPE_GRID ? rel.y * 0.5 + 0.5 : shape == FIELD_SHAPE_DISC ? length(rel.xz) : shape == FIELD_SHAPE_CORRIDOR || shape == FIELD_SHAPE_STRAND ? length(rel.xy) : length(rel);
     place = mix(unit(h.z), place, 0.85);
   }
-  if (placeBy == 2) {
+  if (placeBy == FIELD_PLACE_NOISE) {
     vec3 slope;
     float n = flowNoise(local * placeScale, placePeriod, seed + 101u, lap, placeCycles, slope);
     place = 0.5 + 1.2 * n + (unit(h.z) - 0.5) * 0.12;

@@ -1,5 +1,6 @@
-import { RF, orderedPoint } from '../../random/order.gen';
-import type { Part } from '../definition';
+import type { Part } from '../drawing';
+import { RF } from '../../kernel/scratch';
+import { orderedPoint } from '../../random/order.gen';
 
 /** Slices a tile is drawn in. Few enough for draw calls, many enough that most are wholly sharp, far or behind. */
 const SLICES = 16;

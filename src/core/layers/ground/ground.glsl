@@ -1,8 +1,8 @@
 // One vertex of the ground, which repeats with the tile.
-// @export groundElement
 // @export groundHeight
-// @loop groundRun groundElement id
-// @call flowNoise
+// @shared groundHeight
+// @choice groundPlace height slope noise
+// @kernel ground groundElement id
 // @include ../../noise/flow.glsl
 // @include ../../space/rotation.glsl
 
@@ -66,8 +66,8 @@ void groundElement(uint id, uint seed, int columns, int rows, int stride, float 
   vec4 q = vec4(n.z, 0.0, -n.x, 1.0 + n.y);
   rotation = q * inversesqrt(dot(q, q));
   order = fract(float(row * stride) / float(rows));
-  place = placeBy == 0 ? 0.5 + 0.5 * height / max(relief, 1e-4) : n.y;
-  if (placeBy == 2) {
+  place = placeBy == GROUND_PLACE_HEIGHT ? 0.5 + 0.5 * height / max(relief, 1e-4) : n.y;
+  if (placeBy == GROUND_PLACE_NOISE) {
     vec3 grad;
     float v = flowNoise(vec3(x, 0.3, z) * placeScale, placePeriod, seed + 91u, 0.13, 1, grad);
     place = 0.5 + 0.8 * v;

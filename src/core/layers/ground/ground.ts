@@ -1,170 +1,13 @@
-import { z } from 'zod';
-import { choice, gradient, integer, number } from '../../piece/fields';
-import { fitNoise } from '../../treatments/base';
-import { layerBase, layerSeed, matterFields, matterOf } from '../base';
-import type { Drawing, GroundAt, LayerContext, LayerDefinition } from '../definition';
-import { groundHeight, groundRun, RF, signatures, sources } from './ground.gen';
-
-const PLACES = { height: 'By height', slope: 'By slope', noise: 'By noise' };
-const PLACE_INDEX = { height: 0, slope: 1, noise: 2 } as const;
-
-const shape = 'Shape';
-const hills = 'Relief';
-const waves = 'Ripples';
-const tint = 'Colour';
-const land = { field: 'surface', is: ['land'] };
-const water = { field: 'surface', is: ['water'] };
-
-const GroundSchema = z.looseObject({
-  ...layerBase,
-  kind: z.literal('ground'),
-  surface: choice(
-    'land',
-    { land: 'Land', water: 'Still water' },
-    { label: 'Surface', group: shape, hint: 'Hills, or a flat sheet of water.' },
-  ),
-  width: number(40, {
-    label: 'Width',
-    unit: 'm',
-    min: 0.1,
-    max: 10_000,
-    comfort: 100,
-    group: shape,
-    hint: 'Full width in metres.',
-  }),
-  above: number(-1.2, {
-    label: 'Level',
-    unit: 'm',
-    min: -1000,
-    max: 1000,
-    comfort: 5,
-    group: shape,
-    hint: 'Metres above the route; negative is below.',
-  }),
-  aside: number(0, {
-    label: 'Aside',
-    unit: 'm',
-    min: -1000,
-    max: 1000,
-    comfort: 10,
-    group: shape,
-    hint: 'Metres to the right of the route.',
-  }),
-  rows: integer(96, {
-    label: 'Detail',
-    unit: 'rows per tile',
-    min: 2,
-    max: 1000,
-    comfort: 240,
-    group: shape,
-    hint: 'Rows of the mesh in one tile; columns as close.',
-  }),
-  relief: number(0.8, {
-    label: 'Height',
-    unit: 'm',
-    min: 0,
-    max: 1000,
-    comfort: 5,
-    decimals: 2,
-    group: hills,
-    when: land,
-    hint: 'Metres of the highest hills.',
-  }),
-  feature: number(5, {
-    label: 'Hill size',
-    unit: 'm',
-    min: 0.1,
-    max: 1000,
-    comfort: 20,
-    group: hills,
-    when: land,
-    hint: 'Metres across the largest hills; fitted so that they tile.',
-  }),
-  octaves: integer(4, {
-    label: 'Octaves',
-    min: 1,
-    max: 6,
-    comfort: 6,
-    group: hills,
-    when: land,
-    hint: 'Hills on hills: more is rougher.',
-  }),
-  form: choice(
-    'round',
-    { round: 'Round hills', ridged: 'Sharp ridges' },
-    { label: 'Form', group: hills, when: land, hint: 'What the relief is made of.' },
-  ),
-  valley: number(1.2, {
-    label: 'Valley',
-    unit: 'm',
-    min: 0,
-    max: 1000,
-    comfort: 8,
-    group: hills,
-    when: land,
-    hint: 'Metres to either side of the route that stay low.',
-  }),
-  ripple: number(0.12, {
-    label: 'Ripples',
-    min: 0,
-    max: 1,
-    group: waves,
-    when: water,
-    hint: '0: a mirror. 1: broken water.',
-  }),
-  rippleSize: number(0.7, {
-    label: 'Ripple size',
-    unit: 'm',
-    min: 0.02,
-    max: 100,
-    comfort: 4,
-    group: waves,
-    when: water,
-    hint: 'Metres from crest to crest; fitted so that it tiles.',
-  }),
-  rippleCycles: integer(4, {
-    label: 'Evolves',
-    unit: 'cycles per lap',
-    min: 1,
-    max: 64,
-    comfort: 12,
-    group: waves,
-    when: water,
-    hint: 'Whole cycles of the slowest ripple in a lap.',
-  }),
-  gradient: gradient(['#0b0f12', '#27323a', '#6b7f86'], {
-    label: 'Gradient',
-    group: tint,
-    hint: 'Colours from first to last place.',
-  }),
-  placeBy: choice('height', PLACES, {
-    label: 'Place on it',
-    group: tint,
-    when: land,
-    hint: 'What decides where on the gradient a place is.',
-  }),
-  spread: number(1, {
-    label: 'Spread',
-    min: 0,
-    max: 4,
-    comfort: 2,
-    group: tint,
-    hint: 'How much of the gradient is used.',
-  }),
-  placeScale: number(3, {
-    label: 'Patch size',
-    unit: 'm',
-    min: 0.05,
-    max: 500,
-    comfort: 10,
-    group: tint,
-    when: { field: 'placeBy', is: ['noise'] },
-    hint: 'Metres across one patch of the noise.',
-  }),
-  ...matterFields,
-  ...layerSeed,
-});
-export type GroundLayer = z.infer<typeof GroundSchema>;
+import { fitNoise } from '../../noise/fit';
+import type { Drawing } from '../drawing';
+import type { GroundAt, World } from '../../elements/world';
+import { matterOf } from '../base';
+import type { LayerDefinition } from '../definition';
+import { groundHeight, groundKernel, groundPlace, type GroundValues } from './ground.gen';
+import { RF } from '../../kernel/scratch';
+import { presets } from './presets';
+import { still } from '../../elements/extent';
+import { GroundForm, type GroundLayer } from './form';
 
 const RADIX = 2;
 
@@ -214,13 +57,14 @@ export function groundAt(layer: GroundLayer, tile: number): GroundAt {
   };
 }
 
-export const ground: LayerDefinition<GroundLayer> = {
+export const ground: LayerDefinition<GroundLayer, GroundValues> = {
   kind: 'ground',
   label: 'Ground',
   need: 'Lay a ground',
   describe: 'Hills that repeat with the tile, or a sheet of water',
-  schema: GroundSchema,
-  kernel: { entry: 'groundElement', sources, signature: signatures.groundElement, run: groundRun },
+  form: GroundForm,
+  presets,
+  kernel: groundKernel,
   elementCount(layer, share, { tile }) {
     const { columns, rows } = cellsOf(layer, tile);
     const stride = strideOf(layer, share);
@@ -234,6 +78,10 @@ export const ground: LayerDefinition<GroundLayer> = {
       noun: layer.surface === 'water' ? 'cells of water' : 'cells of land',
     };
   },
+  surrounds: true,
+  solid: true,
+  ground: groundAt,
+  sketch: () => ({ as: 'lines' }),
   tiled: () => true,
   turnStep: () => 1,
   values(layer, context, _, share) {
@@ -247,7 +95,7 @@ export const ground: LayerDefinition<GroundLayer> = {
       level: [layer.aside, layer.above],
       ...shapeValues(layer, context.tile),
       water: layer.surface === 'water' ? 1 : 0,
-      placeBy: PLACE_INDEX[layer.placeBy],
+      placeBy: groundPlace[layer.placeBy],
       placeSpread: layer.spread,
       placeScale: patch.scale,
       placePeriod: patch.period,
@@ -279,20 +127,14 @@ export const ground: LayerDefinition<GroundLayer> = {
   }),
   gradient: (layer) => layer.gradient,
   light: () => 1,
-  extent(layer, context: LayerContext) {
+  extent(layer, context: World) {
     const high = layer.surface === 'water' ? 0.01 : layer.relief;
-    return {
+    return still({
       halfWidth: layer.width / 2,
       halfHeight: high,
       centre: [layer.aside, layer.above],
-      from: 0,
       to: context.tile,
-      bend: 0,
-      carried: 0,
-      body: 0,
-      grown: 1,
-      tilted: 0,
-    };
+    });
   },
   closingSteps: () => ({}),
 };

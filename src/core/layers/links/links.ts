@@ -1,198 +1,13 @@
-import { z } from 'zod';
-import { animated, choice, flag, gradient, integer, layerRef, number } from '../../piece/fields';
+import type { Drawing } from '../drawing';
+import type { World } from '../../elements/world';
+import type { Extent } from '../../elements/extent';
 import { evaluateAnimated } from '../../time/animated';
-import { DARK, layerBase, layerSeed, placement } from '../base';
-import type { Drawing, LayerContext, LayerDefinition, LayerExtent } from '../definition';
-import { placedExtent } from '../place/place';
-import { linksRun, signatures, sources } from './links.gen';
-
-const FORMS = {
-  even: 'Evenly on a ball',
-  globe: 'Slices and stacks',
-  ball: 'Within a ball',
-  grid: 'Grid',
-  box: 'Within a box',
-};
-const FORM_INDEX = { even: 0, globe: 1, ball: 2, grid: 3, box: 4 } as const;
-
-const points = 'Points';
-const net = 'Links';
-const tint = 'Colour';
-const at = (...is: string[]) => ({ field: 'form', is });
-const rows = { min: 1, max: 400, comfort: 40, group: points };
-
-const LinksSchema = z.looseObject({
-  ...layerBase,
-  kind: z.literal('links'),
-  form: choice('even', FORMS, { label: 'Its points', group: points, hint: 'Where the net’s own points are.' }),
-  count: integer(500, {
-    label: 'Count',
-    min: 1,
-    max: 100_000,
-    comfort: 4000,
-    group: points,
-    when: at('even', 'ball', 'box'),
-    hint: 'Points in the finished piece.',
-  }),
-  slices: integer(24, {
-    label: 'Slices',
-    ...rows,
-    when: at('globe', 'grid'),
-    hint: 'Points around, or from left to right.',
-  }),
-  stacks: integer(12, { label: 'Stacks', ...rows, when: at('globe', 'grid'), hint: 'Points from bottom to top.' }),
-  rowsDeep: integer(6, { label: 'Rows deep', ...rows, when: at('grid'), hint: 'Points along the travel.' }),
-  width: number(3, {
-    label: 'Width',
-    unit: 'm',
-    min: 0.01,
-    max: 1000,
-    comfort: 10,
-    group: points,
-    hint: 'Full width in metres.',
-  }),
-  height: number(3, {
-    label: 'Height',
-    unit: 'm',
-    min: 0.01,
-    max: 1000,
-    comfort: 10,
-    group: points,
-    hint: 'Full height in metres.',
-  }),
-  depth: number(3, {
-    label: 'Depth',
-    unit: 'm',
-    min: 0.01,
-    max: 1000,
-    comfort: 10,
-    group: points,
-    hint: 'Full depth in metres; as deep as the tile, a box or grid goes on without an end.',
-  }),
-  jitter: number(0.3, {
-    label: 'Jitter',
-    unit: 'of a step',
-    min: 0,
-    max: 1,
-    group: points,
-    when: at('even', 'globe', 'grid'),
-    hint: '0: exactly in place. 1: half-way to the neighbours.',
-  }),
-  size: number(0.012, {
-    label: 'Point size',
-    unit: 'mm',
-    min: 0,
-    max: 5,
-    comfort: 0.05,
-    display: 1000,
-    decimals: 1,
-    group: points,
-    hint: 'Radius of a point in millimetres; 0 shows only the links.',
-  }),
-  variation: number(0.6, {
-    label: 'Size variation',
-    min: 0,
-    max: 3,
-    comfort: 1,
-    group: points,
-    hint: '0: alike. 1: half to twice.',
-  }),
-  distance: animated(0.5, {
-    label: 'Nearer than',
-    unit: 'm',
-    min: 0,
-    max: 100,
-    comfort: 2,
-    decimals: 2,
-    group: net,
-    hint: 'Points nearer than this are linked; a link fades out as it grows to that length.',
-  }),
-  most: integer(8, {
-    label: 'Most at a point',
-    min: 0,
-    max: 64,
-    comfort: 16,
-    group: net,
-    hint: 'Links that a point may have, its nearest ones; 0 for any number.',
-  }),
-  from: layerRef({
-    label: 'From',
-    group: net,
-    of: 'any',
-    none: 'Its own points',
-    hint: 'Link the elements of another layer instead of its own points.',
-  }),
-  to: layerRef({
-    label: 'To',
-    group: net,
-    of: 'any',
-    none: 'One another',
-    hint: 'Link them to the elements of another layer instead of to one another.',
-  }),
-  thickness: number(0.0022, {
-    label: 'Thickness',
-    unit: '% of height',
-    min: 0.0001,
-    max: 0.2,
-    comfort: 0.01,
-    display: 100,
-    decimals: 2,
-    group: net,
-    hint: 'Of a link, as a share of the frame’s height.',
-  }),
-  falloff: number(1.4, {
-    label: 'Falls off',
-    min: 0.1,
-    max: 8,
-    comfort: 4,
-    group: net,
-    hint: 'How quickly a link fades as it grows: 1 evenly, more sooner.',
-  }),
-  light: animated(1, {
-    label: 'Link light',
-    unit: '×',
-    min: 0,
-    max: 1000,
-    comfort: 6,
-    group: tint,
-    hint: 'Brightness of the links.',
-  }),
-  linkGradient: gradient(['#1d3a78', '#7aa6ff', '#dfeaff'], {
-    label: 'Links',
-    group: tint,
-    hint: 'From the longest link to the shortest.',
-  }),
-  pointLight: animated(3, {
-    label: 'Point light',
-    unit: '×',
-    min: 0,
-    max: 10_000,
-    comfort: 40,
-    group: tint,
-    hint: 'Brightness of the points.',
-  }),
-  gradient: gradient(['#ffb36b', '#ffd9a0', '#fff3dc'], {
-    label: 'Points',
-    group: tint,
-    hint: 'Colours of the points.',
-  }),
-  spread: number(1, {
-    label: 'Spread',
-    min: 0,
-    max: 4,
-    comfort: 2,
-    group: tint,
-    hint: 'How much of the points’ gradient is used.',
-  }),
-  ...placement,
-  wraps: flag(false, {
-    label: 'Links across tiles',
-    group: net,
-    hint: 'Points at the end of a tile are linked to those at the start of the next.',
-  }),
-  ...layerSeed,
-});
-export type LinksLayer = z.infer<typeof LinksSchema>;
+import { DARK } from '../base';
+import type { LayerDefinition } from '../definition';
+import { placedExtent } from '../../elements/place/place';
+import { linksForm, linksKernel, type LinksValues } from './links.gen';
+import { presets } from './presets';
+import { LinksForm, type LinksLayer } from './form';
 
 const free = (layer: LinksLayer): boolean => layer.form === 'ball' || layer.form === 'box';
 
@@ -211,10 +26,10 @@ function strideOf(layer: LinksLayer, share: number): number {
   return stride;
 }
 
-const ownExtent = (layer: LinksLayer): LayerExtent =>
+const ownExtent = (layer: LinksLayer): Extent =>
   placedExtent(layer, [layer.width / 2, layer.height / 2, layer.depth / 2], 0);
 
-const joined = (a: LayerExtent, b: LayerExtent): LayerExtent => {
+const joined = (a: Extent, b: Extent): Extent => {
   const left = Math.min(a.centre[0] - a.halfWidth, b.centre[0] - b.halfWidth);
   const right = Math.max(a.centre[0] + a.halfWidth, b.centre[0] + b.halfWidth);
   const low = Math.min(a.centre[1] - a.halfHeight, b.centre[1] - b.halfHeight);
@@ -231,14 +46,18 @@ const joined = (a: LayerExtent, b: LayerExtent): LayerExtent => {
   };
 };
 
-export const links: LayerDefinition<LinksLayer> = {
+export const links: LayerDefinition<LinksLayer, LinksValues> = {
   kind: 'links',
   label: 'Links',
   need: 'Connect points',
   describe: 'A net of lines between points that come near one another',
-  schema: LinksSchema,
+  form: LinksForm,
+  presets,
   placed: (layer) => layer,
-  kernel: { entry: 'linksElement', sources, signature: signatures.linksElement, run: linksRun },
+  madeOf: (layer) => [layer.from, layer.to],
+  alone: (layer) => ({ ...layer, from: null, to: null }),
+  sketch: (layer) => ({ as: 'near', metres: Math.cbrt(layer.width * layer.height * layer.depth) / 4 }),
+  kernel: linksKernel,
   elementCount: (layer, share) =>
     free(layer) ? Math.max(1, Math.round(layer.count * share)) : totalOf(layer) / strideOf(layer, share),
   counted: (layer, share, context) =>
@@ -249,7 +68,7 @@ export const links: LayerDefinition<LinksLayer> = {
   turnStep: () => 1,
   values: (layer, _, __, share) => ({
     seed: layer.seed,
-    form: FORM_INDEX[layer.form],
+    form: linksForm[layer.form],
     total: totalOf(layer),
     stride: strideOf(layer, share),
     extent: [layer.width, layer.height, layer.depth],
@@ -285,7 +104,7 @@ export const links: LayerDefinition<LinksLayer> = {
   }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.pointLight, phase),
-  extent(layer, context: LayerContext) {
+  extent(layer, context: World) {
     const first = layer.from === null ? ownExtent(layer) : context.extentOf(layer.from);
     return layer.to === null ? first : joined(first, context.extentOf(layer.to));
   },

@@ -1,7 +1,6 @@
 // One plant, standing where the scatter put it (rest: place, and its normal in two numbers of twelve bits).
-// @export plantsElement
-// @loop plantsRun plantsElement id rest
-// @call flowNoise
+// @choice plantsPlace chance height
+// @kernel plants plantsElement id rest
 // @include ../../random/hash.glsl
 // @include ../../noise/flow.glsl
 // @include ../../space/rotation.glsl
@@ -32,6 +31,6 @@ void plantsElement(uint id, vec4 rest, uint seed, float align, float sway, vec3 
                quatTimes(quatAbout(vec3(1.0, 0.0, 0.0), sway * a.x * 0.12), rotation));
   }
   size = bodySize * exp2((unit(h.y) * 2.0 - 1.0) * variation);
-  place = placeBy == 0 ? unit(h.z) : (position.y - low) / max(high - low, 1e-4);
+  place = placeBy == PLANTS_PLACE_CHANCE ? unit(h.z) : (position.y - low) / max(high - low, 1e-4);
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
 }

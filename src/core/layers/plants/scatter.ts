@@ -1,6 +1,7 @@
+import type { GroundAt } from '../../elements/world';
+import type { Part } from '../drawing';
 import { hash4, unitFrom } from '../../random/hash';
 import { poissonDisk } from '../../scatter/poisson';
-import type { GroundAt, Part } from '../definition';
 
 /** Where plants may stand. */
 export interface Masks {

@@ -1,8 +1,7 @@
 // One particle of a stream in closed form: nothing is stepped, any moment stands alone.
-// @export streamElement
-// @loop streamRun streamElement id rest
-// @call curl
-// @call flowNoise
+// @choice streamForm point box plane ball disc surface
+// @choice streamPlace age chance group birth
+// @kernel stream streamElement id rest
 // @include ../../random/hash.glsl
 // @include ../../noise/flow.glsl
 // @include ../../space/route.glsl
@@ -12,18 +11,18 @@
 void streamBirth(int form, vec3 extent, vec4 u, vec4 rest, out vec3 at, out vec3 outward) {
   at = vec3(0.0);
   outward = sphereDirection(u.x, u.y);
-  if (form == 1) at = (u.xyz - 0.5) * extent;
-  if (form == 2) {
+  if (form == STREAM_FORM_BOX) at = (u.xyz - 0.5) * extent;
+  if (form == STREAM_FORM_PLANE) {
     // a plane lies flat, its side up
     at = vec3(u.x - 0.5, 0.0, u.y - 0.5) * extent;
     outward = vec3(0.0, 1.0, 0.0);
   }
-  if (form == 3) at = outward * extent * 0.5;
-  if (form == 4) {
+  if (form == STREAM_FORM_BALL) at = outward * extent * 0.5;
+  if (form == STREAM_FORM_DISC) {
     at = vec3(cosTurn(u.x), 0.0, sinTurn(u.x)) * sqrt(u.y) * extent * 0.5;
     outward = vec3(0.0, 1.0, 0.0);
   }
-  if (form == 5) {
+  if (form == STREAM_FORM_SURFACE) {
     at = rest.xyz;
     outward = rest.xyz * inversesqrt(dot(rest.xyz, rest.xyz) + 1e-9);
   }
@@ -114,7 +113,7 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
   float grown = pow(groupFactors.w, many);
   size = radius * grown * exp2((unit(f.w) * 2.0 - 1.0) * variation) * profileAt(sizeA, sizeB, t);
   light = profileAt(lightA, lightB, t);
-  place = placeBy == 0 ? t : placeBy == 1 ? unit(pcg4d(uvec4(key, seed, 57u, 0u)).x)
-        : placeBy == 2 ? many / max(1.0, float(groups - 1)) : born;
+  place = placeBy == STREAM_PLACE_AGE ? t : placeBy == STREAM_PLACE_CHANCE ? unit(pcg4d(uvec4(key, seed, 57u, 0u)).x)
+        : placeBy == STREAM_PLACE_GROUP ? many / max(1.0, float(groups - 1)) : born;
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
 }

@@ -1,9 +1,9 @@
+import { stateReport } from '../../seam/report';
+import { layerElements } from '../../world/layers';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PieceSchema, type Piece } from '../../piece/schema';
-import { stateReport } from '../../seam/stateReport';
-import { layerElements } from '../batch';
-import { newLayer } from '../registry';
+import { newLayer } from '../kinds';
 import { birthsOf } from './births';
 
 const SECONDS = 10;

@@ -1,8 +1,7 @@
 // One corner of one ring of a tunnel, at a time of the lap.
 // Element order: corner fastest, then nested copy, then ring.
-// @export tunnelElement
-// @loop tunnelRun tunnelElement id
-// @call flowNoise
+// @choice tunnelPlace random position noise side
+// @kernel tunnel tunnelElement id
 // @include ../../random/hash.glsl
 // @include ../../noise/flow.glsl
 // @include ../../space/route.glsl
@@ -60,14 +59,14 @@ void tunnelElement(uint id, uint seed, int corners, float roundness, int drawn, 
   }
   spoke = vec3(flat_, 0.0);
   place = order;
-  if (placeBy == 0) place = unit(h.z);
-  if (placeBy == 1) place = abs(place * 2.0 - 1.0);
-  if (placeBy == 2) {
+  if (placeBy == TUNNEL_PLACE_RANDOM) place = unit(h.z);
+  if (placeBy == TUNNEL_PLACE_POSITION) place = abs(place * 2.0 - 1.0);
+  if (placeBy == TUNNEL_PLACE_NOISE) {
     vec3 q = vec3(0.31, inside * 0.37, along * float(placeDetail));
     float n = flowNoise(q, ivec3(4, 4, placeDetail), seed + 31u, lap, placeCycles, slope);
     place = 0.5 + 1.25 * n + (unit(h.w) - 0.5) * 0.25;
   }
-  if (placeBy == 3) place = abs(float(cornerIndex) / float(corners) * 2.0 - 1.0);
+  if (placeBy == TUNNEL_PLACE_SIDE) place = abs(float(cornerIndex) / float(corners) * 2.0 - 1.0);
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
   // the accent: one ring in a few burns, its turn coming and going with the lap
   float wave = 0.5 + 0.5 * sinTurn(unit(h.y) + fract(lap * float(1 + int(h.x % 3u))));

@@ -1,293 +1,20 @@
-import { z } from 'zod';
-import { animated, choice, gradient, integer, number, outline, points, statedValues } from '../../piece/fields';
+import type { Drawing } from '../drawing';
+import { statedValues } from '../../forms';
 import { pathFromSpec } from '../../space/path';
 import { trackOf, type Track } from '../../space/track';
 import type { Vec3 } from '../../space/vector';
 import { evaluateAnimated } from '../../time/animated';
-import { DARK, layerBase, layerSeed } from '../base';
-import { carriedAlong, courseValues, STRAIGHT } from '../course';
-import type { Drawing, LayerDefinition, RouteShape } from '../definition';
-import { signatures, sources, tunnelRun } from './tunnel.gen';
+import { DARK } from '../base';
+import { carriedAlong, courseValues, STRAIGHT, type RouteShape } from '../../elements/course';
+import type { LayerDefinition } from '../definition';
+import { tunnelKernel, tunnelPlace, type TunnelValues } from './tunnel.gen';
+import { still } from '../../elements/extent';
+import { plainCurve } from '../../elements/curve';
+import { presets } from './presets';
+import { TunnelForm, type TunnelLayer } from './form';
 
 /** Corners that stand for a circle. */
 const CIRCLE_CORNERS = 64;
-
-const PLACES = { random: 'Ring by chance', position: 'By position', noise: 'Noise per ring', side: 'By side' };
-const PLACE_INDEX = { random: 0, position: 1, noise: 2, side: 3 } as const;
-
-const shape = 'Section';
-const way = 'Route';
-const lines = 'Rings';
-const tint = 'Colour';
-const life = 'Life';
-
-const TunnelSchema = z.looseObject({
-  ...layerBase,
-  kind: z.literal('tunnel'),
-  section: choice(
-    'polygon',
-    { polygon: 'Polygon', circle: 'Circle', super: 'Superellipse', drawn: 'Drawn outline' },
-    { label: 'Section', group: shape, hint: 'The outline carried along the route.' },
-  ),
-  sides: integer(5, {
-    label: 'Sides',
-    min: 3,
-    max: 24,
-    comfort: 12,
-    group: shape,
-    when: { field: 'section', is: ['polygon'] },
-    hint: 'Corners of the polygon.',
-  }),
-  roundness: number(4, {
-    label: 'Roundness',
-    min: 0.3,
-    max: 40,
-    comfort: 12,
-    group: shape,
-    when: { field: 'section', is: ['super'] },
-    hint: 'Exponent of the superellipse: 1 a diamond, 2 an ellipse, 4 a soft square, 40 a square.',
-  }),
-  outline: outline(
-    [
-      [-0.5, -0.35],
-      [0.5, -0.35],
-      [0.5, 0.1],
-      [0.22, 0.45],
-      [-0.22, 0.45],
-      [-0.5, 0.1],
-    ],
-    {
-      label: 'Outline',
-      group: shape,
-      when: { field: 'section', is: ['drawn'] },
-      hint: 'Points of the section, twice the radius across: drag them, double-click to add one or take one away.',
-    },
-  ),
-  flatness: number(1, {
-    label: 'Height',
-    unit: '× width',
-    min: 0.02,
-    max: 50,
-    comfort: 2,
-    group: shape,
-    hint: 'Height of the section over its width.',
-  }),
-  radius: animated(2, {
-    label: 'Radius',
-    unit: 'm',
-    min: 0.05,
-    max: 500,
-    comfort: 6,
-    group: shape,
-    hint: 'Metres from the route to a corner.',
-  }),
-  nested: number(0.82, {
-    label: 'Inner copy',
-    unit: 'of outer',
-    min: 0,
-    max: 0.99,
-    group: shape,
-    hint: 'Size of a second outline inside the first; 0 for none.',
-  }),
-  nestedTurn: number(0, {
-    label: 'Inner turn',
-    unit: 'turns',
-    min: -1,
-    max: 1,
-    comfort: 0.5,
-    group: shape,
-    hint: 'How far the inner copy is turned against the outer one, in turns.',
-  }),
-  route: choice(
-    'straight',
-    { straight: 'Straight', helix: 'Helix', ring: 'Ring', closed: 'Closed curve', onward: 'Curve from tile to tile' },
-    {
-      label: 'Route',
-      group: way,
-      // whether it stands once or goes on is not for a sibling to change
-      kept: true,
-      hint: 'The line the outline is carried along. A ring and a closed curve stand once; the others go on from tile to tile.',
-    },
-  ),
-  ringRadius: number(6, {
-    label: 'Ring radius',
-    unit: 'm',
-    min: 0.05,
-    max: 5000,
-    comfort: 30,
-    group: way,
-    when: { field: 'route', is: ['ring'] },
-    hint: 'Metres from the middle of the world to the route around it.',
-  }),
-  curve: points(
-    [
-      [0, 0, 2],
-      [-1.5, 0.6, 7],
-      [2.5, 1.2, 12],
-      [7, 0, 13],
-      [9, -0.8, 8],
-      [6, 0, 4],
-      [5, 0.5, 0],
-      [2.5, 0, -2],
-    ],
-    {
-      label: 'Points',
-      group: way,
-      when: { field: 'route', is: ['closed'] },
-      hint: 'The curve goes through these and back to the first; drag them in the map.',
-    },
-  ),
-  onward: points(
-    [
-      [0, 0, 0],
-      [0.5, 0.25, 2],
-      [0.15, -0.15, 4],
-      [-0.55, 0.1, 6],
-    ],
-    {
-      label: 'Points',
-      group: way,
-      when: { field: 'route', is: ['onward'] },
-      hint: 'The curve goes through these and on to the first of the next tile; drag them in the map.',
-    },
-  ),
-  helixRadius: number(1.2, {
-    label: 'Helix radius',
-    unit: 'm',
-    min: 0.01,
-    max: 500,
-    comfort: 6,
-    group: way,
-    when: { field: 'route', is: ['helix'] },
-    hint: 'Metres between the route and the axis it winds about.',
-  }),
-  helixTurns: number(1, {
-    label: 'Winds',
-    unit: 'turns per tile',
-    min: -16,
-    max: 16,
-    comfort: 4,
-    decimals: 2,
-    group: way,
-    when: { field: 'route', is: ['helix'] },
-    hint: 'Turns about the axis in one tile; whole numbers close.',
-  }),
-  twist: number(0.2, {
-    label: 'Twist',
-    unit: 'turns per tile',
-    min: -16,
-    max: 16,
-    comfort: 2,
-    decimals: 3,
-    group: way,
-    hint: 'Turns of the outline in one tile, or once round a closed route; steps of one side close.',
-  }),
-  lines: choice(
-    'rings',
-    { none: 'None', rings: 'Rings', wires: 'Wires along', net: 'Rings and wires' },
-    { label: 'Lines', group: lines, hint: 'Lines of light around, along, or both.' },
-  ),
-  wall: choice(
-    'none',
-    { none: 'None', ribs: 'Ribs', skin: 'Skin' },
-    { label: 'Wall', group: lines, hint: 'Ribs: solid bands with gaps. Skin: a closed wall.' },
-  ),
-  rings: integer(24, {
-    label: 'Rings',
-    unit: 'per tile',
-    min: 1,
-    max: 2000,
-    comfort: 120,
-    group: lines,
-    hint: 'Outlines in one tile, or once round a closed route.',
-  }),
-  width: number(0.012, {
-    label: 'Width',
-    unit: 'mm',
-    min: 0.0005,
-    max: 5,
-    comfort: 0.1,
-    display: 1000,
-    decimals: 1,
-    group: lines,
-    when: { field: 'lines', is: ['rings', 'wires', 'net'] },
-    hint: 'Thickness of a line in millimetres.',
-  }),
-  light: animated(1.3, {
-    label: 'Light',
-    unit: '×',
-    min: 0,
-    max: 10_000,
-    comfort: 30,
-    group: tint,
-    hint: 'Brightness of lines; of ribs and skin, how much they glow by themselves.',
-  }),
-  gradient: gradient(['#061018', '#12566a', '#f2b84b', '#fff1cf'], {
-    label: 'Gradient',
-    group: tint,
-    hint: 'Colours from first to last place.',
-  }),
-  placeBy: choice('noise', PLACES, {
-    label: 'Place on it',
-    group: tint,
-    hint: 'What decides where on the gradient a ring is.',
-  }),
-  spread: number(1, {
-    label: 'Spread',
-    min: 0,
-    max: 4,
-    comfort: 2,
-    group: tint,
-    hint: 'How much of the gradient is used: 0 only its middle, 1 all of it.',
-  }),
-  placeDetail: integer(8, {
-    label: 'Patches',
-    unit: 'per tile',
-    min: 2,
-    max: 400,
-    comfort: 40,
-    group: tint,
-    when: { field: 'placeBy', is: ['noise'] },
-    hint: 'Changes of colour along one tile.',
-  }),
-  placeCycles: integer(2, {
-    label: 'Evolves',
-    unit: 'cycles per lap',
-    min: 1,
-    max: 64,
-    comfort: 8,
-    group: tint,
-    when: { field: 'placeBy', is: ['noise'] },
-    hint: 'Most whole cycles the colours make in a lap.',
-  }),
-  accent: number(0.7, {
-    label: 'Accent',
-    min: 0,
-    max: 1,
-    group: tint,
-    hint: '0: all rings equally bright. 1: single rings flare up in turn.',
-  }),
-  wobble: animated(0, {
-    label: 'Wobble',
-    min: 0,
-    max: 1,
-    comfort: 0.4,
-    group: life,
-    hint: 'The wall moved in and out by noise, as a share of the radius.',
-  }),
-  wobbleCycles: integer(2, {
-    label: 'Wobble evolves',
-    unit: 'cycles per lap',
-    min: 1,
-    max: 64,
-    comfort: 8,
-    group: life,
-    hint: 'Most whole cycles the wobble makes in a lap.',
-  }),
-  ...layerSeed,
-});
-export type TunnelLayer = z.infer<typeof TunnelSchema>;
-
 function cornersOf({ section, sides, outline }: TunnelLayer): number {
   if (section === 'drawn') return outline.length;
   return section === 'polygon' ? sides : CIRCLE_CORNERS;
@@ -389,18 +116,27 @@ function wallTriangles(layer: TunnelLayer, drawn: number): Uint32Array {
   return new Uint32Array(out);
 }
 
-export const tunnel: LayerDefinition<TunnelLayer> = {
+export const tunnel: LayerDefinition<TunnelLayer, TunnelValues> = {
   kind: 'tunnel',
   label: 'Tunnel',
   need: 'Enclose the camera',
   describe: 'An outline carried along a straight, winding, round or drawn route',
-  schema: TunnelSchema,
-  kernel: { entry: 'tunnelElement', sources, signature: signatures.tunnelElement, run: tunnelRun },
+  form: TunnelForm,
+  presets,
+  kernel: tunnelKernel,
   elementCount: (layer, share) => (layer.rings / strideOf(layer, share) + 1) * cornersOf(layer) * copiesOf(layer),
   counted: (layer, share) => ({
     count: layer.rings / strideOf(layer, share),
     noun: ['ring', 'closed'].includes(layer.route) ? 'rings around' : 'rings per tile',
   }),
+  solid: true,
+  route: tunnelRoute,
+  curve(layer, tile) {
+    if (layer.route === 'closed') return plainCurve('curve', layer.curve, 0);
+    return layer.route === 'onward' ? plainCurve('onward', layer.onward, tile) : null;
+  },
+  rowOf: (layer) => cornersOf(layer) * copiesOf(layer),
+  sketch: () => ({ as: 'lines' }),
   tiled: () => true,
   turnStep: (layer, axis, each) => (axis === 'along' && (each || layer.route === 'straight') ? sectionStep(layer) : 1),
   values(layer, context, phase, share) {
@@ -422,7 +158,7 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
       twist: layer.twist,
       wobble: evaluateAnimated(layer.wobble, phase),
       wobbleCycles: layer.wobbleCycles,
-      placeBy: PLACE_INDEX[layer.placeBy],
+      placeBy: tunnelPlace[layer.placeBy],
       placeSpread: layer.spread,
       placeCycles: layer.placeCycles,
       placeDetail: layer.placeDetail,
@@ -446,19 +182,13 @@ export const tunnel: LayerDefinition<TunnelLayer> = {
     const radius = Math.max(...statedValues(layer.radius).map(Math.abs));
     const wobble = Math.max(...statedValues(layer.wobble).map(Math.abs));
     const most = radius * sectionReach(layer) * Math.max(1, layer.flatness) * (1 + wobble);
-    const straight = {
+    const straight = still({
       halfWidth: most,
       halfHeight: most,
-      centre: [0, 0] as const,
-      from: 0,
       // the ring past the end closes the walls onto the next tile
       to: context.tile * (1 + 1 / layer.rings),
-      bend: 0,
-      carried: 0,
       body: most,
-      grown: 1,
-      tilted: 0,
-    };
+    });
     return carriedAlong(straight, tunnelRoute(layer, context.tile), most);
   },
   closingSteps: (layer) => ({ twist: sectionStep(layer), helixTurns: 1 }),

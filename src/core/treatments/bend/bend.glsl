@@ -1,6 +1,5 @@
 // Space bent into an arc, or swaying from side to side where it must repeat.
-// @export bendSpace
-// @loop bendRun bendSpace p weight
+// @kernel bend bendSpace p weight
 // @include ../../noise/turn.glsl
 // @include ../../space/axes.glsl
 

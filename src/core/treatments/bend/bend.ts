@@ -1,16 +1,17 @@
-import { z } from 'zod';
-import { animated, choice, number } from '../../piece/fields';
+import { carriedFarther, halfDiagonal, rounded } from '../../elements/extent';
+import { AXES, AXIS_INDEX } from '../../elements/axis';
+import { animated, choice, form, heading, number, tag, type ValueOf, largest } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
-import { carriedFarther, halfDiagonal, largest, rounded, treatmentBase, treatmentReach } from '../base';
-import { AXES, AXIS_INDEX, type TreatmentDefinition } from '../definition';
+import { treatmentBase, treatmentReach } from '../base';
+import { type TreatmentDefinition } from '../definition';
 import { lengthAlong, mapMiddle } from '../twist/twist';
-import { bendRun, signatures, sources } from './bend.gen';
+import { bendKernel, type BendValues } from './bend.gen';
 
-const group = 'Bend';
+const group = heading('Bend');
 
-const BendSchema = z.looseObject({
+const BendForm = form({
   ...treatmentBase,
-  kind: z.literal('bend'),
+  kind: tag('bend'),
   amount: animated(90, {
     label: 'Angle',
     unit: '°',
@@ -42,18 +43,18 @@ const BendSchema = z.looseObject({
   }),
   ...treatmentReach,
 });
-export type Bend = z.infer<typeof BendSchema>;
+export type Bend = ValueOf<typeof BendForm>;
 
 /** Where it sways, ten degrees count as a metre: the same dial has a useful range in both forms. */
 const DEGREES_PER_METRE = 10;
 
-export const bend: TreatmentDefinition<Bend> = {
+export const bend: TreatmentDefinition<Bend, BendValues> = {
   kind: 'bend',
   label: 'Bend',
   describe: 'Into an arc, to a side that may turn',
   sort: 'space',
-  schema: BendSchema,
-  kernel: { entry: 'bendSpace', sources, signature: signatures.bendSpace, run: bendRun },
+  form: BendForm,
+  kernel: bendKernel,
   values(t, context, phase) {
     const tiled = t.axis === 'along' && context.tiled;
     const degrees = evaluateAnimated(t.amount, phase);

@@ -1,6 +1,5 @@
 // Every element shifted, turned and scaled by chance.
-// @export disorderElement
-// @loop disorderRun disorderElement key weight
+// @kernel disorder disorderElement key weight
 // @include ../../random/hash.glsl
 // @include ../../space/rotation.glsl
 

@@ -1,16 +1,16 @@
-import { z } from 'zod';
-import { animated, number } from '../../piece/fields';
+import { carriedFarther, sineOf } from '../../elements/extent';
+import { animated, form, heading, number, tag, type ValueOf, largest } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
-import { carriedFarther, largest, sineOf, treatmentBase, treatmentReach } from '../base';
+import { treatmentBase, treatmentReach } from '../base';
 import type { TreatmentDefinition } from '../definition';
-import { disorderRun, signatures, sources } from './disorder.gen';
+import { disorderKernel, type DisorderValues } from './disorder.gen';
 
-const group = 'Disorder';
+const group = heading('Disorder');
 const metres = { unit: 'm', min: 0, max: 10_000, comfort: 4, group };
 
-const DisorderSchema = z.looseObject({
+const DisorderForm = form({
   ...treatmentBase,
-  kind: z.literal('disorder'),
+  kind: tag('disorder'),
   amount: animated(1, {
     label: 'Amount',
     min: -10,
@@ -44,15 +44,15 @@ const DisorderSchema = z.looseObject({
   }),
   ...treatmentReach,
 });
-export type Disorder = z.infer<typeof DisorderSchema>;
+export type Disorder = ValueOf<typeof DisorderForm>;
 
-export const disorder: TreatmentDefinition<Disorder> = {
+export const disorder: TreatmentDefinition<Disorder, DisorderValues> = {
   kind: 'disorder',
   label: 'Disorder',
   describe: 'Shifts, turns and scales every element by chance',
   sort: 'element',
-  schema: DisorderSchema,
-  kernel: { entry: 'disorderElement', sources, signature: signatures.disorderElement, run: disorderRun },
+  form: DisorderForm,
+  kernel: disorderKernel,
   values: (t, _, phase) => ({
     seed: t.seed,
     amount: evaluateAnimated(t.amount, phase),

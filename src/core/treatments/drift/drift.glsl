@@ -1,8 +1,5 @@
 // Elements carried by moving air: the curl of three noises, which neither gathers nor thins them out.
-// @export driftElement
-// @loop driftRun driftElement weight
-// @call curl
-// @call flowNoise
+// @kernel drift driftElement weight
 // @include ../../noise/flow.glsl
 
 // amount: metres, about the farthest most are carried; scale: lattice units per metre; period: lattice units after which

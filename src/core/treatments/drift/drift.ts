@@ -1,15 +1,16 @@
-import { z } from 'zod';
-import { animated, integer, number } from '../../piece/fields';
+import { carriedFarther } from '../../elements/extent';
+import { fitNoise } from '../../noise/fit';
+import { animated, form, heading, integer, number, tag, type ValueOf, largest } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
-import { carriedFarther, fitNoise, largest, treatmentBase, treatmentReach } from '../base';
+import { treatmentBase, treatmentReach } from '../base';
 import type { TreatmentDefinition } from '../definition';
-import { driftRun, signatures, sources } from './drift.gen';
+import { driftKernel, type DriftValues } from './drift.gen';
 
-const group = 'Drift';
+const group = heading('Drift');
 
-const DriftSchema = z.looseObject({
+const DriftForm = form({
   ...treatmentBase,
-  kind: z.literal('drift'),
+  kind: tag('drift'),
   amount: animated(0.15, {
     label: 'Amount',
     unit: 'm',
@@ -48,18 +49,18 @@ const DriftSchema = z.looseObject({
   }),
   ...treatmentReach,
 });
-export type Drift = z.infer<typeof DriftSchema>;
+export type Drift = ValueOf<typeof DriftForm>;
 
 /** The farthest one octave carries an element, in units of the amount (of two million places and times the largest was 3.72). */
 const REACH = 4;
 
-export const drift: TreatmentDefinition<Drift> = {
+export const drift: TreatmentDefinition<Drift, DriftValues> = {
   kind: 'drift',
   label: 'Drift',
   describe: 'Carried by swirling air',
   sort: 'element',
-  schema: DriftSchema,
-  kernel: { entry: 'driftElement', sources, signature: signatures.driftElement, run: driftRun },
+  form: DriftForm,
+  kernel: driftKernel,
   values(t, context, phase) {
     const { scale, period } = fitNoise(t.scale, context.world.tile);
     const whole = Math.max(1, Math.round(t.cycles));

@@ -1,6 +1,5 @@
 // Elements turned towards the camera's picture plane or towards a point.
-// @export faceElement
-// @loop faceRun faceElement weight position
+// @kernel face faceElement weight position
 // @include ../../space/rotation.glsl
 
 // to: 0 the rotation `view`, 1 the point; amount: 0 as they are .. 1 wholly. Their own front is +z, their top +y.

@@ -1,16 +1,15 @@
-import { z } from 'zod';
-import { animated, choice, number } from '../../piece/fields';
+import { animated, choice, form, heading, number, tag, type ValueOf } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
 import { treatmentBase, treatmentReach } from '../base';
 import type { TreatmentDefinition } from '../definition';
-import { faceRun, signatures, sources } from './face.gen';
+import { faceKernel, type FaceValues } from './face.gen';
 
-const group = 'Face';
+const group = heading('Face');
 const point = { unit: 'm', min: -10_000, max: 10_000, comfort: 10, group, when: { field: 'to', is: ['point'] } };
 
-const FaceSchema = z.looseObject({
+const FaceForm = form({
   ...treatmentBase,
-  kind: z.literal('face'),
+  kind: tag('face'),
   amount: animated(1, {
     label: 'Amount',
     min: 0,
@@ -29,15 +28,15 @@ const FaceSchema = z.looseObject({
   ahead: number(4, { label: 'Ahead', ...point, hint: 'Metres from the start of the tile.' }),
   ...treatmentReach,
 });
-export type Face = z.infer<typeof FaceSchema>;
+export type Face = ValueOf<typeof FaceForm>;
 
-export const face: TreatmentDefinition<Face> = {
+export const face: TreatmentDefinition<Face, FaceValues> = {
   kind: 'face',
   label: 'Look at',
   describe: 'Turned to the camera or to a point',
   sort: 'element',
-  schema: FaceSchema,
-  kernel: { entry: 'faceElement', sources, signature: signatures.faceElement, run: faceRun },
+  form: FaceForm,
+  kernel: faceKernel,
   values: (t, context, phase) => ({
     amount: evaluateAnimated(t.amount, phase),
     to: t.to === 'camera' ? 0 : 1,

@@ -1,6 +1,6 @@
 // Brightness and size breathing, in step or in waves through the layer.
-// @export pulseElement
-// @loop pulseRun pulseElement key order weight position
+// @choice pulseBy together chance along outward order
+// @kernel pulse pulseElement key order weight position
 // @include ../../random/hash.glsl
 // @include ../../noise/turn.glsl
 
@@ -11,10 +11,10 @@ void pulseElement(uint key, float order, float weight, vec3 position, uint seed,
                   float span, float waves, float sharpness, float glow, float grow, int beats, float lap,
                   inout float size, inout float light) {
   float at = 0.0;
-  if (by == 1) at = unit(pcg4d(uvec4(key, seed, 44u, 0u)).x);
-  if (by == 2) at = -position.z / span * waves;
-  if (by == 3) at = length(position - pivot) / span * waves;
-  if (by == 4) at = order * waves;
+  if (by == PULSE_BY_CHANCE) at = unit(pcg4d(uvec4(key, seed, 44u, 0u)).x);
+  if (by == PULSE_BY_ALONG) at = -position.z / span * waves;
+  if (by == PULSE_BY_OUTWARD) at = length(position - pivot) / span * waves;
+  if (by == PULSE_BY_ORDER) at = order * waves;
   float s = 0.5 + 0.5 * sinTurn(fract(lap * float(beats)) - at);
   float beat = pow(s, sharpness);
   float much = amount * weight;

@@ -1,12 +1,12 @@
-import { z } from 'zod';
-import { animated, choice, integer, number } from '../../piece/fields';
+import { middleOf } from '../../elements/extent';
+import { animated, choice, form, heading, integer, number, tag, type ValueOf, largest } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
-import { largest, middleOf, treatmentBase, treatmentReach } from '../base';
+import { treatmentBase, treatmentReach } from '../base';
 import type { TreatmentDefinition } from '../definition';
 import { spanOf } from '../stagger/stagger';
-import { pulseRun, signatures, sources } from './pulse.gen';
+import { pulseBy, pulseKernel, type PulseValues } from './pulse.gen';
 
-const group = 'Pulse';
+const group = heading('Pulse');
 const BY = {
   together: 'All together',
   chance: 'Each by chance',
@@ -14,11 +14,10 @@ const BY = {
   outward: 'In waves outwards',
   order: 'In waves by order',
 };
-const BY_INDEX = { together: 0, chance: 1, along: 2, outward: 3, order: 4 } as const;
 
-const PulseSchema = z.looseObject({
+const PulseForm = form({
   ...treatmentBase,
-  kind: z.literal('pulse'),
+  kind: tag('pulse'),
   amount: animated(0.6, {
     label: 'Amount',
     min: 0,
@@ -60,19 +59,19 @@ const PulseSchema = z.looseObject({
   grow: number(0, { label: 'Size', min: 0, max: 4, comfort: 1, group, hint: 'How much the beat is size.' }),
   ...treatmentReach,
 });
-export type Pulse = z.infer<typeof PulseSchema>;
+export type Pulse = ValueOf<typeof PulseForm>;
 
-export const pulse: TreatmentDefinition<Pulse> = {
+export const pulse: TreatmentDefinition<Pulse, PulseValues> = {
   kind: 'pulse',
   label: 'Pulse',
   describe: 'Brightness or size beats, in step or in waves',
   sort: 'element',
-  schema: PulseSchema,
-  kernel: { entry: 'pulseElement', sources, signature: signatures.pulseElement, run: pulseRun },
+  form: PulseForm,
+  kernel: pulseKernel,
   values: (t, context, phase) => ({
     seed: t.seed,
     amount: evaluateAnimated(t.amount, phase),
-    by: BY_INDEX[t.by],
+    by: pulseBy[t.by],
     pivot: middleOf(context.extent),
     span: spanOf(t.by, context),
     waves: t.waves,

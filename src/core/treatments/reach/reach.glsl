@@ -1,7 +1,6 @@
 // How strongly a treatment acts at a place: 1 within the inner distance, 0 beyond the outer one, smooth between.
-// @export reachWeight
-// @loop reachRun reachWeight position order
-// @call flowNoise
+// @choice reachBy everywhere point plane route order noise
+// @kernel reach reachWeight position order
 // @include ../../noise/flow.glsl
 // @include ../../space/route.glsl
 
@@ -15,20 +14,20 @@ void reachWeight(vec3 position, float order, int by, vec3 at, float tile, float 
   if (tile > 0.0) away.z -= tile * floor(away.z / tile + 0.5);
   float d = order;
   vec3 toward = vec3(0.0);
-  if (by == 1) {
+  if (by == REACH_BY_POINT) {
     d = length(away);
     toward = away / max(d, 1e-6);
   }
-  if (by == 2) {
+  if (by == REACH_BY_PLANE) {
     d = abs(away.z);
     toward = vec3(0.0, 0.0, away.z < 0.0 ? -1.0 : 1.0);
   }
-  if (by == 3 && course.z > 0.0) {
+  if (by == REACH_BY_ROUTE && course.z > 0.0) {
     vec3 off = fromTrack(position, course, track);
     d = length(off);
     toward = off / max(d, 1e-6);
   }
-  if (by == 3 && course.z == 0.0) {
+  if (by == REACH_BY_ROUTE && course.z == 0.0) {
     float turn = -position.z * course.y;
     vec2 out_ = position.xy - vec2(cosTurn(turn), sinTurn(turn)) * course.x;
     d = length(out_);
@@ -36,7 +35,7 @@ void reachWeight(vec3 position, float order, int by, vec3 at, float tile, float 
     vec2 toward2 = out_ / max(d, 1e-6);
     toward = vec3(toward2, (toward2.y * cosTurn(turn) - toward2.x * sinTurn(turn)) * steep);
   }
-  if (by == 5) {
+  if (by == REACH_BY_NOISE) {
     vec3 grad;
     float n = flowNoise(position * noiseScale, noisePeriod, seed, lap, cycles, grad);
     d = 0.5 + 0.7 * n;

@@ -1,25 +1,15 @@
-import type { Kernel, KernelValues } from '../../kernel/kernel';
+import { fitNoise } from '../../noise/fit';
 import { evaluateAnimated } from '../../time/animated';
-import { courseValues } from '../../layers/course';
-import { fitNoise } from '../base';
+import { courseValues } from '../../elements/course';
 import type { TreatmentBase, TreatmentContext } from '../definition';
-import { reachRun, signatures, sources } from './reach.gen';
-
-export const reachKernel: Kernel = {
-  entry: 'reachWeight',
-  sources,
-  signature: signatures.reachWeight,
-  run: reachRun,
-};
-
-const BY = { everywhere: 0, point: 1, plane: 2, route: 3, order: 4, noise: 5 } as const;
+import { reachBy, type ReachValues } from './reach.gen';
 
 /** Parameters of the reach kernel; distances along the travel repeat with the tile where the layer does. */
-export function reachValues(t: TreatmentBase, context: TreatmentContext, phase: number): KernelValues {
+export function reachValues(t: TreatmentBase, context: TreatmentContext, phase: number): ReachValues {
   const { tile } = context.world;
   const noise = fitNoise(t.reachScale, tile);
   return {
-    by: BY[t.reach],
+    by: reachBy[t.reach],
     at: [
       evaluateAnimated(t.reachAside, phase),
       evaluateAnimated(t.reachAbove, phase),

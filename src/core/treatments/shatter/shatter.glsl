@@ -1,6 +1,5 @@
 // Pieces of a broken body: one vertex of the piece, in the element's own space.
-// @export shatterVertex
-// @loop shatterRun shatterVertex heart piece key weight
+// @kernel shatter shatterVertex heart piece key weight
 // @include ../../random/hash.glsl
 // @include ../../space/rotation.glsl
 

@@ -1,25 +1,27 @@
-import { z } from 'zod';
-import { animated, integer, number } from '../../piece/fields';
+import { animated, form, heading, integer, number, tag, type ValueOf, largest } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
-import { largest, treatmentBase, treatmentReach } from '../base';
+import { treatmentBase, treatmentReach } from '../base';
 import type { TreatmentDefinition } from '../definition';
-import { shatterRun, signatures, sources } from './shatter.gen';
+import { shatterKernel, type ShatterValues } from './shatter.gen';
 
-const group = 'Shatter';
+const group = heading('Shatter');
 const sizes = { unit: '× size', min: -100, max: 100, comfort: 6, group };
 
-const ShatterSchema = z.looseObject({
+const ShatterForm = form({
   ...treatmentBase,
-  kind: z.literal('shatter'),
-  amount: animated({ law: 'swing', middle: 0.5, reach: 0.5, cycles: 1, wave: 'sine', shift: 0.75 } as never, {
-    label: 'Amount',
-    min: 0,
-    max: 4,
-    comfort: 1,
-    decimals: 2,
-    group,
-    hint: '0: whole. 1: its pieces have flown apart.',
-  }),
+  kind: tag('shatter'),
+  amount: animated(
+    { law: 'swing', middle: 0.5, reach: 0.5, cycles: 1, wave: 'sine', shift: 0.75 },
+    {
+      label: 'Amount',
+      min: 0,
+      max: 4,
+      comfort: 1,
+      decimals: 2,
+      group,
+      hint: '0: whole. 1: its pieces have flown apart.',
+    },
+  ),
   pieces: integer(40, {
     label: 'Pieces',
     min: 2,
@@ -44,16 +46,16 @@ const ShatterSchema = z.looseObject({
   stagger: number(0.3, { label: 'One by one', min: 0, max: 1, group, hint: '1: the front goes first, the back last.' }),
   ...treatmentReach,
 });
-export type Shatter = z.infer<typeof ShatterSchema>;
+export type Shatter = ValueOf<typeof ShatterForm>;
 
-export const shatter: TreatmentDefinition<Shatter> = {
+export const shatter: TreatmentDefinition<Shatter, ShatterValues> = {
   kind: 'shatter',
   label: 'Shatter',
   describe: 'Breaks each body into pieces that fly and turn',
   sort: 'piece',
   solidOnly: true,
-  schema: ShatterSchema,
-  kernel: { entry: 'shatterVertex', sources, signature: signatures.shatterVertex, run: shatterRun },
+  form: ShatterForm,
+  kernel: shatterKernel,
   values: (t, _, phase) => ({
     seed: t.seed,
     amount: evaluateAnimated(t.amount, phase),
@@ -68,5 +70,6 @@ export const shatter: TreatmentDefinition<Shatter> = {
     // pieces fly at most 1.75 times as far as stated, in directions at most 1.35 long
     grown: extent.grown * (1 + Math.min(1, largest(t.amount)) * (2.4 * Math.abs(t.away) + 1.75 * Math.abs(t.fall) + 1)),
   }),
+  pieces: ({ pieces, seed }) => ({ count: pieces, seed }),
   summary: (t) => `${t.pieces} pieces`,
 };

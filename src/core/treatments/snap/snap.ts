@@ -1,14 +1,13 @@
-import { z } from 'zod';
-import { animated, integer } from '../../piece/fields';
+import { animated, form, heading, integer, tag, type ValueOf } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
 import { noReach, treatmentBase } from '../base';
 import type { TreatmentDefinition } from '../definition';
 
-const group = 'Snap';
+const group = heading('Snap');
 
-const SnapSchema = z.looseObject({
+const SnapForm = form({
   ...treatmentBase,
-  kind: z.literal('snap'),
+  kind: tag('snap'),
   amount: animated(1, {
     label: 'Amount',
     min: 0,
@@ -28,7 +27,7 @@ const SnapSchema = z.looseObject({
   }),
   ...noReach,
 });
-export type Snap = z.infer<typeof SnapSchema>;
+export type Snap = ValueOf<typeof SnapForm>;
 
 /**
  * The moment a snapped layer shows. Steps begin on whole frames, and what is held is the frame's own moment, so the open
@@ -49,6 +48,7 @@ export const snap: TreatmentDefinition<Snap> = {
   label: 'Snap',
   describe: 'Stepped motion: held, then on with a jump',
   sort: 'time',
-  schema: SnapSchema,
+  form: SnapForm,
+  moment: snappedPhase,
   summary: (t) => `${t.steps} steps per lap`,
 };

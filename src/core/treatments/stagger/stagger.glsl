@@ -1,16 +1,17 @@
 // Elements arrive one after another: each goes its own way from 0 to 1 within its share of the progress.
-// @export staggerElement
-// @loop staggerRun staggerElement key order weight position
+// @choice staggerBy order chance along outward
+// @choice staggerEase even smooth settle over rebound
+// @kernel stagger staggerElement key order weight position
 // @include ../../random/hash.glsl
 // @include ../../space/rotation.glsl
 
 // 0 to 1 with the shape of the ease: 0 even, 1 smooth, 2 fast then settling slowly, 3 over the mark and back, 4 rebounding
 float staggerEase(float t, int ease) {
-  if (ease == 1) return t * t * (3.0 - 2.0 * t);
+  if (ease == STAGGER_EASE_SMOOTH) return t * t * (3.0 - 2.0 * t);
   float r = 1.0 - t;
-  if (ease == 2) return 1.0 - r * r * r * r;
-  if (ease == 3) return 1.0 + r * r * (2.70158 * -r + 1.70158);
-  if (ease == 4) {
+  if (ease == STAGGER_EASE_SETTLE) return 1.0 - r * r * r * r;
+  if (ease == STAGGER_EASE_OVER) return 1.0 + r * r * (2.70158 * -r + 1.70158);
+  if (ease == STAGGER_EASE_REBOUND) {
     // three falling parabolas, each a half as long and a quarter as high
     float a = t * 2.75;
     if (a < 1.0) return a * a;
@@ -28,9 +29,9 @@ void staggerElement(uint key, float order, float weight, uint seed, float amount
                     float overlap, int ease, int backward, float grow, float fadeIn, vec3 from, float turns,
                     inout vec3 position, inout vec4 rotation, inout float size, inout float fade) {
   float rank = order;
-  if (by == 1) rank = unit(pcg4d(uvec4(key, seed, 43u, 0u)).x);
-  if (by == 2) rank = fract(-position.z / span);
-  if (by == 3) rank = clamp(length(position - pivot) / span, 0.0, 1.0);
+  if (by == STAGGER_BY_CHANCE) rank = unit(pcg4d(uvec4(key, seed, 43u, 0u)).x);
+  if (by == STAGGER_BY_ALONG) rank = fract(-position.z / span);
+  if (by == STAGGER_BY_OUTWARD) rank = clamp(length(position - pivot) / span, 0.0, 1.0);
   if (backward == 1) rank = 1.0 - rank;
   float width = max(overlap, 1e-3);
   float t = clamp((amount - rank * (1.0 - width)) / width, 0.0, 1.0);

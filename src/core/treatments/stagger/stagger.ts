@@ -1,13 +1,12 @@
-import { z } from 'zod';
-import { animated, choice, flag, number } from '../../piece/fields';
+import { carriedFarther, halfDiagonal, middleOf } from '../../elements/extent';
+import { animated, choice, flag, form, heading, number, tag, type ValueOf } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
-import { carriedFarther, halfDiagonal, middleOf, treatmentBase, treatmentReach } from '../base';
+import { treatmentBase, treatmentReach } from '../base';
 import type { TreatmentContext, TreatmentDefinition } from '../definition';
-import { signatures, sources, staggerRun } from './stagger.gen';
+import { staggerBy, staggerEase, staggerKernel, type StaggerValues } from './stagger.gen';
 
-const group = 'Stagger';
+const group = heading('Stagger');
 const BY = { order: 'In order', chance: 'By chance', along: 'Along the travel', outward: 'From the middle outwards' };
-const BY_INDEX = { order: 0, chance: 1, along: 2, outward: 3 } as const;
 const EASES = {
   even: 'Even',
   smooth: 'Smooth',
@@ -15,12 +14,11 @@ const EASES = {
   over: 'Over the mark and back',
   rebound: 'Rebounds',
 };
-const EASE_INDEX = { even: 0, smooth: 1, settle: 2, over: 3, rebound: 4 } as const;
 const metres = { unit: 'm', min: -10_000, max: 10_000, comfort: 5, group };
 
-const StaggerSchema = z.looseObject({
+const StaggerForm = form({
   ...treatmentBase,
-  kind: z.literal('stagger'),
+  kind: tag('stagger'),
   amount: animated(
     {
       law: 'keyed',
@@ -30,7 +28,7 @@ const StaggerSchema = z.looseObject({
         { id: 'k2', at: 0.6, value: 1, ease: [0, 0, 1, 1] },
         { id: 'k3', at: 0.98, value: 0, ease: 'hold' },
       ],
-    } as never,
+    },
     {
       label: 'Progress',
       min: 0,
@@ -68,7 +66,7 @@ const StaggerSchema = z.looseObject({
   }),
   ...treatmentReach,
 });
-export type Stagger = z.infer<typeof StaggerSchema>;
+export type Stagger = ValueOf<typeof StaggerForm>;
 
 /** Metres that count as the whole way for ranks by place. */
 export const spanOf = (by: string, context: TreatmentContext): number =>
@@ -78,21 +76,21 @@ export const spanOf = (by: string, context: TreatmentContext): number =>
       ? context.world.tile
       : Math.max(1e-3, context.extent.to - context.extent.from);
 
-export const stagger: TreatmentDefinition<Stagger> = {
+export const stagger: TreatmentDefinition<Stagger, StaggerValues> = {
   kind: 'stagger',
   label: 'Stagger',
   describe: 'Appear and grow one after another',
   sort: 'element',
-  schema: StaggerSchema,
-  kernel: { entry: 'staggerElement', sources, signature: signatures.staggerElement, run: staggerRun },
+  form: StaggerForm,
+  kernel: staggerKernel,
   values: (t, context, phase) => ({
     seed: t.seed,
     amount: evaluateAnimated(t.amount, phase),
-    by: BY_INDEX[t.by],
+    by: staggerBy[t.by],
     pivot: middleOf(context.extent),
     span: spanOf(t.by, context),
     overlap: t.overlap,
-    ease: EASE_INDEX[t.ease],
+    ease: staggerEase[t.ease],
     backward: t.backward ? 1 : 0,
     grow: t.grow,
     fadeIn: t.fade,

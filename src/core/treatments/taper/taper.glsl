@@ -1,6 +1,5 @@
 // Space narrowed or widened along an axis.
-// @export taperSpace
-// @loop taperRun taperSpace p weight
+// @kernel taper taperSpace p weight
 // @include ../../noise/turn.glsl
 // @include ../../space/axes.glsl
 
@@ -17,7 +16,7 @@ void taperSpace(vec3 p, float weight, float amount, int axis, vec3 middle, float
     slope = -0.5 * sinTurn(t * float(waists)) * TAU * float(waists) / length_;
   } else {
     // travel runs along -z, so the far end of an axis 0 layer has the least z
-    float way = axis == 0 ? -1.0 : 1.0;
+    float way = axis == AXIS_ALONG ? -1.0 : 1.0;
     f = clamp(0.5 + t * way, 0.0, 1.0);
     slope = abs(t) < 0.5 ? way / length_ : 0.0;
   }

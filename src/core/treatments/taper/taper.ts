@@ -1,16 +1,16 @@
-import { z } from 'zod';
-import { animated, choice, integer } from '../../piece/fields';
+import { AXES, AXIS_INDEX } from '../../elements/axis';
+import { animated, choice, form, heading, integer, tag, type ValueOf, largest } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
-import { largest, treatmentBase, treatmentReach } from '../base';
-import { AXES, AXIS_INDEX, type TreatmentDefinition } from '../definition';
+import { treatmentBase, treatmentReach } from '../base';
+import { type TreatmentDefinition } from '../definition';
 import { lengthAlong, mapMiddle } from '../twist/twist';
-import { signatures, sources, taperRun } from './taper.gen';
+import { taperKernel, type TaperValues } from './taper.gen';
 
-const group = 'Taper';
+const group = heading('Taper');
 
-const TaperSchema = z.looseObject({
+const TaperForm = form({
   ...treatmentBase,
-  kind: z.literal('taper'),
+  kind: tag('taper'),
   amount: animated(-0.6, {
     label: 'Amount',
     min: -1,
@@ -33,15 +33,15 @@ const TaperSchema = z.looseObject({
   }),
   ...treatmentReach,
 });
-export type Taper = z.infer<typeof TaperSchema>;
+export type Taper = ValueOf<typeof TaperForm>;
 
-export const taper: TreatmentDefinition<Taper> = {
+export const taper: TreatmentDefinition<Taper, TaperValues> = {
   kind: 'taper',
   label: 'Taper',
   describe: 'Narrower or wider along an axis',
   sort: 'space',
-  schema: TaperSchema,
-  kernel: { entry: 'taperSpace', sources, signature: signatures.taperSpace, run: taperRun },
+  form: TaperForm,
+  kernel: taperKernel,
   values: (t, context, phase) => ({
     amount: evaluateAnimated(t.amount, phase),
     axis: AXIS_INDEX[t.axis],

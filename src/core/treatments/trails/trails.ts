@@ -1,16 +1,14 @@
-import { z } from 'zod';
-import { animated, integer, number } from '../../piece/fields';
+import { animated, form, FRAMES, heading, integer, number, tag, type ValueOf } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
 import { treatmentBase, treatmentReach } from '../base';
-import type { Kernel } from '../../kernel/kernel';
-import type { TreatmentDefinition } from '../definition';
-import { echoRun, signatures, sources } from './echo.gen';
+import type { Echo, TreatmentDefinition } from '../definition';
+import { echoKernel, type EchoValues } from './echo.gen';
 
-const group = 'Trails';
+const group = heading('Trails');
 
-const TrailsSchema = z.looseObject({
+const TrailsForm = form({
   ...treatmentBase,
-  kind: z.literal('trails'),
+  kind: tag('trails'),
   amount: animated(0.7, {
     label: 'Strength',
     min: 0,
@@ -22,7 +20,7 @@ const TrailsSchema = z.looseObject({
   count: integer(5, { label: 'Trails', min: 1, max: 24, comfort: 12, group, hint: 'Earlier moments shown at once.' }),
   spacing: number(2, {
     label: 'Spacing',
-    unit: 'frames',
+    ...FRAMES,
     min: 0.25,
     max: 10_000,
     comfort: 12,
@@ -32,25 +30,7 @@ const TrailsSchema = z.looseObject({
   }),
   ...treatmentReach,
 });
-export type Trails = z.infer<typeof TrailsSchema>;
-
-/** A layer shown once more at an earlier moment. */
-export interface Echo {
-  /** laps it lies behind */
-  behind: number;
-  /** factor on its brightness, 0..1 */
-  light: number;
-  /** ids of the trails it is an earlier moment of */
-  of: readonly string[];
-}
-
-/** Takes earlier moments away where trails do not reach. */
-export const echoKernel: Kernel = {
-  entry: 'echoElement',
-  sources,
-  signature: signatures.echoElement,
-  run: echoRun,
-};
+export type Trails = ValueOf<typeof TrailsForm>;
 
 /** The moments a layer with trails is shown at, the present one first. Two trails multiply. */
 export function echoesOf(t: Trails, phase: number, frames: number): Echo[] {
@@ -62,11 +42,15 @@ export function echoesOf(t: Trails, phase: number, frames: number): Echo[] {
   }));
 }
 
-export const trails: TreatmentDefinition<Trails> = {
+export const trails: TreatmentDefinition<Trails, EchoValues> = {
   kind: 'trails',
   label: 'Trails',
   describe: 'Earlier moments of the same elements, fading',
   sort: 'echo',
-  schema: TrailsSchema,
+  form: TrailsForm,
+  // takes earlier moments away where the trails do not reach
+  kernel: echoKernel,
+  values: (t, _, __, echoOf) => ({ echo: echoOf.includes(t.id) ? 1 : 0 }),
+  echoes: echoesOf,
   summary: (t) => `${t.count}, ${Number(t.spacing.toFixed(2))} frames apart`,
 };

@@ -1,6 +1,5 @@
 // Elements turned about one common axis, or each about its own.
-// @export turnElement
-// @loop turnRun turnElement key weight
+// @kernel turn turnElement key weight
 // @include ../../random/hash.glsl
 // @include ../../space/rotation.glsl
 

@@ -1,15 +1,16 @@
-import { z } from 'zod';
-import { animated, choice, flag, integer } from '../../piece/fields';
+import { halfDiagonal, middleOf, rounded } from '../../elements/extent';
+import { AXES, AXIS_VECTOR } from '../../elements/axis';
+import { animated, choice, flag, form, heading, integer, tag, type ValueOf } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
-import { halfDiagonal, middleOf, rounded, treatmentBase, treatmentReach } from '../base';
-import { AXES, AXIS_VECTOR, type TreatmentDefinition } from '../definition';
-import { signatures, sources, turnRun } from './turn.gen';
+import { treatmentBase, treatmentReach } from '../base';
+import { type TreatmentDefinition } from '../definition';
+import { turnKernel, type TurnValues } from './turn.gen';
 
-const group = 'Turn';
+const group = heading('Turn');
 
-const TurnSchema = z.looseObject({
+const TurnForm = form({
   ...treatmentBase,
-  kind: z.literal('turn'),
+  kind: tag('turn'),
   amount: animated(
     { law: 'wound', start: 0, perLap: 1 },
     {
@@ -46,15 +47,15 @@ const TurnSchema = z.looseObject({
   }),
   ...treatmentReach,
 });
-export type Turn = z.infer<typeof TurnSchema>;
+export type Turn = ValueOf<typeof TurnForm>;
 
-export const turn: TreatmentDefinition<Turn> = {
+export const turn: TreatmentDefinition<Turn, TurnValues> = {
   kind: 'turn',
   label: 'Turn',
   describe: 'Turns all together or each by itself',
   sort: 'element',
-  schema: TurnSchema,
-  kernel: { entry: 'turnElement', sources, signature: signatures.turnElement, run: turnRun },
+  form: TurnForm,
+  kernel: turnKernel,
   values: (t, context, phase) => ({
     seed: t.seed,
     amount: evaluateAnimated(t.amount, phase),

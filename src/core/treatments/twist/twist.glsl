@@ -1,6 +1,5 @@
 // Space turned more and more along an axis.
-// @export twistSpace
-// @loop twistRun twistSpace p weight
+// @kernel twist twistSpace p weight
 // @include ../../noise/turn.glsl
 // @include ../../space/axes.glsl
 

@@ -1,16 +1,16 @@
-import { z } from 'zod';
-import { animated, choice } from '../../piece/fields';
+import { middleOf, type Extent } from '../../elements/extent';
+import { AXES, AXIS_INDEX, type Axis } from '../../elements/axis';
+import { animated, choice, form, heading, tag, type ValueOf, largest } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
-import { largest, middleOf, treatmentBase, treatmentReach } from '../base';
-import { AXES, AXIS_INDEX, type Axis, type TreatmentContext, type TreatmentDefinition } from '../definition';
-import type { LayerExtent } from '../../layers/definition';
-import { signatures, sources, twistRun } from './twist.gen';
+import { treatmentBase, treatmentReach } from '../base';
+import { type TreatmentContext, type TreatmentDefinition } from '../definition';
+import { twistKernel, type TwistValues } from './twist.gen';
 
-const group = 'Twist';
+const group = heading('Twist');
 
-const TwistSchema = z.looseObject({
+const TwistForm = form({
   ...treatmentBase,
-  kind: z.literal('twist'),
+  kind: tag('twist'),
   amount: animated(0.25, {
     label: 'Turns',
     unit: 'turns',
@@ -24,10 +24,10 @@ const TwistSchema = z.looseObject({
   axis: choice('along', AXES, { label: 'Axis', group, hint: 'The line space is twisted about.' }),
   ...treatmentReach,
 });
-export type Twist = z.infer<typeof TwistSchema>;
+export type Twist = ValueOf<typeof TwistForm>;
 
 /** Metres of an extent along an axis: a whole tile where the layer goes on. */
-export const lengthAlong = (axis: Axis, extent: LayerExtent, context: TreatmentContext): number =>
+export const lengthAlong = (axis: Axis, extent: Extent, context: TreatmentContext): number =>
   axis === 'along'
     ? context.tiled
       ? context.world.tile
@@ -40,13 +40,13 @@ export const mapMiddle = (axis: Axis, context: TreatmentContext): [number, numbe
     ? [context.extent.centre[0], context.extent.centre[1], 0]
     : middleOf(context.extent);
 
-export const twist: TreatmentDefinition<Twist> = {
+export const twist: TreatmentDefinition<Twist, TwistValues> = {
   kind: 'twist',
   label: 'Twist',
   describe: 'Space turned more and more along an axis',
   sort: 'space',
-  schema: TwistSchema,
-  kernel: { entry: 'twistSpace', sources, signature: signatures.twistSpace, run: twistRun },
+  form: TwistForm,
+  kernel: twistKernel,
   values: (t, context, phase) => ({
     amount: evaluateAnimated(t.amount, phase),
     axis: AXIS_INDEX[t.axis],

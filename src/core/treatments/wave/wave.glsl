@@ -1,6 +1,5 @@
 // A wave running through space.
-// @export waveSpace
-// @loop waveRun waveSpace p weight
+// @kernel wave waveSpace p weight
 // @include ../../noise/turn.glsl
 
 // amount: metres of swing; direction: unit vector it swings along; by: unit vector it runs along, or zero for rings around

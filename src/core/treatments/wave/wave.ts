@@ -1,15 +1,16 @@
-import { z } from 'zod';
-import { animated, choice, integer, number } from '../../piece/fields';
+import { carriedFarther, middleOf } from '../../elements/extent';
+import { AXES, AXIS_VECTOR } from '../../elements/axis';
+import { animated, choice, form, heading, integer, number, tag, type ValueOf, largest } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
-import { carriedFarther, largest, middleOf, treatmentBase, treatmentReach } from '../base';
-import { AXES, AXIS_VECTOR, type TreatmentDefinition } from '../definition';
-import { signatures, sources, waveRun } from './wave.gen';
+import { treatmentBase, treatmentReach } from '../base';
+import { type TreatmentDefinition } from '../definition';
+import { waveKernel, type WaveValues } from './wave.gen';
 
-const group = 'Wave';
+const group = heading('Wave');
 
-const WaveSchema = z.looseObject({
+const WaveForm = form({
   ...treatmentBase,
-  kind: z.literal('wave'),
+  kind: tag('wave'),
   amount: animated(0.3, {
     label: 'Height',
     unit: 'm',
@@ -45,15 +46,15 @@ const WaveSchema = z.looseObject({
   }),
   ...treatmentReach,
 });
-export type Wave = z.infer<typeof WaveSchema>;
+export type Wave = ValueOf<typeof WaveForm>;
 
-export const wave: TreatmentDefinition<Wave> = {
+export const wave: TreatmentDefinition<Wave, WaveValues> = {
   kind: 'wave',
   label: 'Wave',
   describe: 'Crests running through space',
   sort: 'space',
-  schema: WaveSchema,
-  kernel: { entry: 'waveSpace', sources, signature: signatures.waveSpace, run: waveRun },
+  form: WaveForm,
+  kernel: waveKernel,
   values(t, context, phase) {
     const { tile } = context.world;
     const fitted = t.runs === 'along' && context.tiled;

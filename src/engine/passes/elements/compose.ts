@@ -1,6 +1,7 @@
+import { reachKernel } from '../../../core/treatments/reach/reach.gen';
 import { joinSources, uniformParameters, type KernelParameter } from '../../../core/kernel/kernel';
-import { COLUMNS, STATE, writes } from '../../../core/layers/elements';
-import { reachKernel, type Pipeline, type Step } from '../../../core/layers/pipeline';
+import { COLUMNS, STATE, writes } from '../../../core/elements/columns';
+import { type Pipeline, type Step } from '../../../core/world/pipeline';
 
 /** Texels per row of an element texture. */
 export const ELEMENT_ROW = 1024;

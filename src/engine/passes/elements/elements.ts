@@ -1,5 +1,5 @@
 import * as THREE from 'three';
-import type { Pipeline, Step } from '../../../core/layers/pipeline';
+import type { Pipeline, Step } from '../../../core/world/pipeline';
 import { fullscreenMaterial, type Quad } from '../../gl/quad';
 import { ELEMENT_ROW, elementProgram, stepUniforms } from './compose';
 

@@ -1,6 +1,6 @@
 import * as THREE from 'three';
-import { hexToLinear } from '../../../core/look/colour';
-import type { GlowLayer } from '../../../core/look/schema';
+import { hexToLinear } from '../../../core/colour/colour';
+import type { GlowLayer } from '../../../core/look/form';
 import { fullscreenMaterial, type Quad } from '../../gl/quad';
 import { GLOW_LEVELS, GLOW_REFERENCE, type Targets } from '../../targets';
 import downFragment from './down.frag.glsl?raw';

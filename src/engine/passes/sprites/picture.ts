@@ -1,5 +1,5 @@
 import * as THREE from 'three';
-import { toLinear } from '../../../core/look/colour';
+import { toLinear } from '../../../core/colour/colour';
 import { crystalPicture } from '../../../core/pictures/crystal';
 import { pixmapOf, type Picture } from '../../../core/pictures/pixmap';
 

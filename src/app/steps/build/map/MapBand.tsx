@@ -1,6 +1,7 @@
+import { flightOf } from '../../../../core/world/camera';
 import { useCallback, useMemo, useRef, useState, type PointerEvent, type ReactNode } from 'react';
-import { flightOf } from '../../../../core/flight/flight';
 import type { Layer, Piece } from '../../../../core/piece/schema';
+import { routeOf } from '../../../../core/flight/routes/kinds';
 import { BandHead } from '../../../parts/BandHead';
 import { Canvas } from '../../../parts/Canvas';
 import { bench, useBench, usePiece } from '../../../state/bench';
@@ -52,7 +53,7 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
   const marks =
     curves.length > 0
       ? 'drag points; double-click adds one, Delete removes it'
-      : route.kind === 'stations'
+      : routeOf(route.kind).marks
         ? 'drag stations'
         : 'drag what the camera aims at';
   const how = movesLayers && !ownCurve ? 'drag a layer, its corner to scale, its knob to turn' : marks;

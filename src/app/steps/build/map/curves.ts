@@ -1,49 +1,29 @@
-import { standing } from '../../../../core/flight/routes/circuit/circuit';
-import { MOST_POINTS, type CurvePoint } from '../../../../core/piece/fields';
+import { MOST_POINTS, type CurvePoint } from '../../../../core/forms';
+import type { Curve } from '../../../../core/elements/curve';
+import { routeOf } from '../../../../core/flight/routes/kinds';
+import { definitionOf } from '../../../../core/layers/kinds';
+import type { PiecePath } from '../../../../core/piece/paths';
 import type { Piece } from '../../../../core/piece/schema';
 import type { Vec3 } from '../../../../core/space/vector';
 import { pointKey, withPointAt } from '../../../parts/curvePoints';
 import type { Lane, MapView } from './view';
 
-/** A curve whose points are drawn in the map: the circuit of the flight, or the route of a tunnel. */
-export interface DrawnCurve {
-  /** of its points, in the piece */
-  path: readonly (string | number)[];
-  points: readonly CurvePoint[];
-  /** metres ahead from its last point to the first of the next tile; 0 when it closes */
-  gain: number;
-  /** where a point is in the world, and back; an index beyond the last is for a new one */
-  toWorld(point: CurvePoint, index: number): Vec3;
-  fromWorld(place: Vec3, index: number): Omit<CurvePoint, 'id'>;
+/** A curve of a piece, and where its points are. */
+export interface DrawnCurve extends Curve {
+  path: PiecePath;
 }
 
-/** The curves of a piece whose points can be taken hold of: of tunnels, only that of the chosen layer. */
+/** The curves of a piece whose points can be taken hold of: of layers, only that of the chosen one. */
 export function curvesOf(piece: Piece, chosenLayer: string | null): DrawnCurve[] {
   const { route } = piece.flight;
-  const out: DrawnCurve[] = [];
-  if (route.kind === 'circuit') {
-    const { toWorld, fromWorld } = standing(route);
-    // what strays does so by its index: a new point has none yet
-    const loose = standing({ ...route, stray: 0 });
-    out.push({
-      path: ['flight', 'route', 'points'],
-      points: route.points,
-      gain: 0,
-      toWorld,
-      fromWorld: (place, i) => (i < route.points.length ? fromWorld : loose.fromWorld)(place, i),
-    });
-  }
+  const flown = routeOf(route.kind).curve?.(route);
   const index = piece.layers.findIndex(({ id }) => id === chosenLayer);
-  const layer = piece.layers.at(index);
-  if (index >= 0 && layer?.kind === 'tunnel' && !layer.hidden && (layer.route === 'closed' || layer.route === 'onward'))
-    out.push({
-      path: ['layers', index, layer.route === 'closed' ? 'curve' : 'onward'],
-      points: layer.route === 'closed' ? layer.curve : layer.onward,
-      gain: layer.route === 'closed' ? 0 : piece.tile,
-      toWorld: ({ aside, above, ahead }) => [aside, above, -ahead],
-      fromWorld: ([aside, above, z]) => ({ aside, above, ahead: -z }),
-    });
-  return out;
+  const layer = index < 0 || piece.layers[index].hidden ? undefined : piece.layers[index];
+  const own = layer && definitionOf(layer.kind).curve?.(layer, piece.tile);
+  return [
+    ...(flown ? [{ ...flown, path: ['flight', 'route', flown.field] }] : []),
+    ...(own ? [{ ...own, path: ['layers', index, own.field] }] : []),
+  ];
 }
 
 /** The curve and the point that a mark of the map stands for. */

@@ -1,11 +1,11 @@
-import { standsOnce } from '../../../../core/layers/route';
-import { cameraPose, type CameraPose } from '../../../../core/flight/camera';
-import { carriedBy, flightOf } from '../../../../core/flight/flight';
-import { layerBatch } from '../../../../core/layers/batch';
-import { layerContext } from '../../../../core/layers/context';
-import { definitionOf } from '../../../../core/layers/registry';
+import { worldOf } from '../../../../core/world/layers';
+import { standsOnce } from '../../../../core/world/route';
+import { cameraPose, type CameraPose, flightOf } from '../../../../core/world/camera';
+import { carriedBy } from '../../../../core/world/flight';
+import { layerBatch } from '../../../../core/world/batch';
+import { definitionOf } from '../../../../core/layers/kinds';
 import { depthLimitsMm, fieldOfViewDeg } from '../../../../core/lens/optics';
-import { linearToHex } from '../../../../core/look/colour';
+import { linearToHex } from '../../../../core/colour/colour';
 import type { Layer, Piece } from '../../../../core/piece/schema';
 import { rotate } from '../../../../core/space/vector';
 import { token } from '../../../parts/Canvas';
@@ -31,7 +31,7 @@ export function dotsOf(piece: Piece): Dots[] {
     .filter((layer) => !layer.hidden)
     .map((layer) => {
       const definition = definitionOf(layer.kind);
-      const context = layerContext(piece);
+      const context = worldOf(piece);
       const share = Math.min(1, FEW / definition.elementCount(layer, 1, context));
       const batch = layerBatch(piece, layer.id, 0.5, share);
       const pick = (k: number, sign: number): Float32Array =>
@@ -39,13 +39,12 @@ export function dotsOf(piece: Piece): Dots[] {
       const colour = Array.from({ length: batch.count }, (_, i) =>
         linearToHex([0, 1, 2].map((k) => 0.03 + batch.color[i * 3 + k]) as [number, number, number]),
       );
-      const perRing = layer.kind === 'tunnel' ? batch.count / (definition.counted(layer, share, context).count + 1) : 0;
       return {
         x: pick(0, 1),
         y: pick(1, 1),
         along: pick(2, -1),
         colour,
-        ringEvery: Math.round(perRing),
+        ringEvery: definition.rowOf?.(layer) ?? 0,
         once: standsOnce(piece, layer),
       };
     });

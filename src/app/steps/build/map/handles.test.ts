@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { newLayer, type Layer } from '../../../../core/layers/registry';
+import { newLayer, type Layer } from '../../../../core/layers/kinds';
 import { PieceSchema, type Piece } from '../../../../core/piece/schema';
 import { boxOf, dragged, gripsOf, hit, scaleHandle, turnHandle } from './handles';
 import { mapView } from './view';

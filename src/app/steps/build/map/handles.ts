@@ -1,4 +1,7 @@
-import { layerExtent } from '../../../../core/layers/context';
+import { layerExtent } from '../../../../core/world/layers';
+import { isShown, valueAt } from '../../../../core/forms';
+import type { Drag } from '../../../../core/forms/field';
+import { definitionOf } from '../../../../core/layers/kinds';
 import type { Layer, Piece } from '../../../../core/piece/schema';
 import type { Lane, MapView } from './view';
 
@@ -16,33 +19,27 @@ export interface Box {
   bottom: number;
 }
 
+/** What dragging changes, by field. */
 type Fields = Record<string, number>;
-const numbers = (layer: Layer): Fields => layer as unknown as Fields;
-const has = (layer: Layer, name: string): boolean => typeof numbers(layer)[name] === 'number';
 const round = (v: number, step = 0.001): number => Math.round(v / step) * step;
 
-/** Fields that hold a layer's size, when it has no scale. */
-const SIZES = ['width', 'height', 'depth', 'radius'] as const;
-
-/** A sky and what stands along a route have no place of their own. */
-const placeless = (layer: Layer): boolean =>
-  (layer.kind === 'backdrop' && layer.form === 'dome') ||
-  (layer.kind === 'copies' && layer.arrangement === 'route') ||
-  (layer.kind === 'stream' && layer.travels) ||
-  layer.kind === 'tunnel';
-
-/** Whether a layer stands at a place along the travel, rather than filling the tile. */
-const standsAhead = (layer: Layer): boolean =>
-  has(layer, 'ahead') && !(layer.kind === 'field' && !['ball', 'shell', 'disc'].includes(layer.shape));
+/** Numbers of a layer that dragging changes, by what does it; only those in use. */
+function draggedFields(layer: Layer): { name: string; drags: Drag; value: number }[] {
+  return Object.entries(definitionOf(layer.kind).form.fields).flatMap(([name, { control }]) => {
+    const value = valueAt(layer, name);
+    return control?.drags && isShown(control, layer) && typeof value === 'number'
+      ? [{ name, drags: control.drags, value }]
+      : [];
+  });
+}
 
 /** What can be done to a layer on the map. */
 export function gripsOf(layer: Layer): Grip[] {
-  if (placeless(layer)) return [];
-  const sized = has(layer, 'scale') || SIZES.some((name) => has(layer, name));
+  const can = new Set(draggedFields(layer).map(({ drags }) => drags));
   return [
-    ...(has(layer, 'aside') ? ['move' as const] : []),
-    ...(sized ? ['scale' as const] : []),
-    ...(has(layer, 'heading') ? ['turn' as const] : []),
+    ...(can.has('aside') ? ['move' as const] : []),
+    ...(can.has('scale') || can.has('size') ? ['scale' as const] : []),
+    ...(can.has('heading') ? ['turn' as const] : []),
   ];
 }
 
@@ -102,26 +99,28 @@ export function dragged(
   from: readonly [number, number],
   to: readonly [number, number],
 ): Fields {
-  const now = numbers(layer);
+  const fields = draggedFields(layer);
+  const changed = (of: Drag, change: (value: number) => number): Fields =>
+    Object.fromEntries(fields.flatMap(({ name, drags, value }) => (drags === of ? [[name, change(value)]] : [])));
   const box = boxOf(piece, layer, lane, view);
   const [cx, cy] = [(box.left + box.right) / 2, (box.top + box.bottom) / 2];
-  if (grip === 'move') {
-    const out: Fields = {};
-    if (standsAhead(layer)) out.ahead = round(now.ahead + (to[0] - from[0]) / view.perMetre);
-    const side = lane === 'plan' ? 'aside' : 'above';
-    if (has(layer, side)) out[side] = round(now[side] - (to[1] - from[1]) / view.across);
-    return out;
-  }
+  if (grip === 'move')
+    return {
+      ...changed('ahead', (v) => round(v + (to[0] - from[0]) / view.perMetre)),
+      ...changed(lane === 'plan' ? 'aside' : 'above', (v) => round(v - (to[1] - from[1]) / view.across)),
+    };
   if (grip === 'scale') {
     const reach = (p: readonly [number, number]): number => Math.max(2, Math.hypot(p[0] - cx, p[1] - cy));
     const factor = Math.min(20, Math.max(0.05, reach(to) / reach(from)));
-    if (has(layer, 'scale')) return { scale: Math.max(0.001, round(now.scale * factor)) };
-    return Object.fromEntries(
-      SIZES.filter((name) => has(layer, name)).map((name) => [name, Math.max(0.01, round(now[name] * factor))]),
-    );
+    return {
+      ...changed('scale', (v) => Math.max(0.001, round(v * factor))),
+      ...changed('size', (v) => Math.max(0.01, round(v * factor))),
+    };
   }
   const angle = (p: readonly [number, number]): number =>
     (Math.atan2((p[1] - cy) / view.across, (p[0] - cx) / view.perMetre) * 180) / Math.PI;
   const turned = angle(to) - angle(from);
-  return lane === 'plan' ? { heading: round(now.heading + turned, 0.1) } : { pitch: round(now.pitch - turned, 0.1) };
+  return lane === 'plan'
+    ? changed('heading', (v) => round(v + turned, 0.1))
+    : changed('pitch', (v) => round(v - turned, 0.1));
 }

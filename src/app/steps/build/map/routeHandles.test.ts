@@ -1,8 +1,8 @@
+import { MOST_POINTS } from '../../../../core/forms';
 import { describe, expect, it } from 'vitest';
 import { circuitPoints } from '../../../../core/flight/routes/circuit/circuit';
 import { PieceSchema, type Piece } from '../../../../core/piece/schema';
-import { MOST_POINTS } from '../../../../core/piece/fields';
-import { newLayer } from '../../../../core/layers/registry';
+import { newLayer } from '../../../../core/layers/kinds';
 import { addPoint, removePoint } from '../../../parts/curvePoints';
 import { addPointAt, curvesOf } from './curves';
 import { draggedPoint, hitPoint, routeMarks } from './routeHandles';

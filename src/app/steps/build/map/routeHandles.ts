@@ -1,4 +1,4 @@
-import { viewPlace } from '../../../../core/flight/routes/view';
+import { routeOf } from '../../../../core/flight/routes/kinds';
 import { setAt } from '../../../../core/piece/paths';
 import type { Piece } from '../../../../core/piece/schema';
 import type { Vec3 } from '../../../../core/space/vector';
@@ -45,8 +45,12 @@ export function routeMarks(piece: Piece, chosenLayer: string | null): Mark[] {
   const drawn = curvesOf(piece, chosenLayer).flatMap(({ path, points, toWorld }) =>
     points.map((point, i) => numbered(pointKey(path, point.id), i, toWorld(point, i))),
   );
-  const stops = flight.route.kind === 'stations' ? flight.route.stops : [];
-  return [...drawn, ...stops.map((stop, i) => numbered(stop.id, i, viewPlace(stop))), ...targetMarks(flight)];
+  const marked = routeOf(flight.route.kind).marks?.(flight.route) ?? [];
+  return [
+    ...drawn,
+    ...marked.map(({ id, aside, above, ahead }, i) => numbered(id, i, [aside, above, -ahead])),
+    ...targetMarks(flight),
+  ];
 }
 
 /** The mark under a pointer. */
@@ -94,7 +98,9 @@ export function draggedPoint(
   });
   const { flight } = piece;
   if (isTarget(id)) return { ...piece, flight: { ...flight, [id]: shifted(flight[id]) } };
-  if (flight.route.kind !== 'stations') return piece;
-  const stops = flight.route.stops.map((stop) => (stop.id === id ? shifted(stop) : stop));
-  return { ...piece, flight: { ...flight, route: { ...flight.route, stops } } };
+  const { marks, withMark } = routeOf(flight.route.kind);
+  const place = marks?.(flight.route).find((mark) => mark.id === id);
+  if (!place || !withMark) return piece;
+  const { aside, above, ahead: before } = place;
+  return setAt(piece, ['flight', 'route'], withMark(flight.route, shifted({ id, aside, above, ahead: before })));
 }

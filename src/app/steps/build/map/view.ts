@@ -1,5 +1,6 @@
-import { layerExtent } from '../../../../core/layers/context';
-import { flightOf } from '../../../../core/flight/flight';
+import { layerExtent } from '../../../../core/world/layers';
+import { flightOf } from '../../../../core/world/camera';
+import { definitionOf } from '../../../../core/layers/kinds';
 import type { Layer, Piece } from '../../../../core/piece/schema';
 import type { Vec3 } from '../../../../core/space/vector';
 
@@ -59,9 +60,7 @@ export function mapView(piece: Piece, width: number, height: number, drawn: Laye
   const shown = piece.layers.filter((layer) => !layer.hidden);
   const extents = shown.map((layer) => layerExtent(piece, layer));
   // a ground is as wide as the eye reaches: it would press all else into a line
-  const wide = shown
-    .filter(({ kind }) => kind !== 'ground' && kind !== 'backdrop')
-    .map((layer) => layerExtent(piece, layer));
+  const wide = shown.filter(({ kind }) => !definitionOf(kind).surrounds).map((layer) => layerExtent(piece, layer));
   const stays = flightOf(piece).travel.advance === 0;
   const way = routePlaces(piece);
   // how far the route and the layers go to either side, and up and down

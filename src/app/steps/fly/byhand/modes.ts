@@ -1,7 +1,6 @@
-import { cameraPose } from '../../../../core/flight/camera';
-import { keepView, flightAt, type KeptAs } from '../../../../core/flight/keep';
+import { cameraPose, flightOf } from '../../../../core/world/camera';
+import { keepView, flightAt, type KeptAs } from '../../../../core/world/keep';
 import { viewOf, viewTurn, viewPlace, type View } from '../../../../core/flight/routes/view';
-import { flightOf } from '../../../../core/flight/flight';
 import type { Piece } from '../../../../core/piece/schema';
 import { add, rotate } from '../../../../core/space/vector';
 import { bench, useBench } from '../../../state/bench';

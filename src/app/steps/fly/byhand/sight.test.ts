@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { cameraPose } from '../../../../core/flight/camera';
+import { cameraPose } from '../../../../core/world/camera';
 import { PieceSchema } from '../../../../core/piece/schema';
 import { length, subtract } from '../../../../core/space/vector';
 import { OBSERVER_MM, seenPiece } from './modes';

@@ -1,4 +1,4 @@
-import { cameraPose, type CameraPose } from '../../../../core/flight/camera';
+import { cameraPose, type CameraPose } from '../../../../core/world/camera';
 import { viewPlace, viewTurn, type View } from '../../../../core/flight/routes/view';
 import { depthLimitsMm } from '../../../../core/lens/optics';
 import type { Piece } from '../../../../core/piece/schema';

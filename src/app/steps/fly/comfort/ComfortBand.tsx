@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState, type PointerEvent, type ReactNode } from 'react';
-import type { Clearance } from '../../../../core/flight/clearance';
+import type { Clearance } from '../../../../core/world/clearance';
 import {
   DIZZY,
   FAST,
@@ -8,7 +8,7 @@ import {
   type Comfort,
   type ComfortWarning,
   type Fix,
-} from '../../../../core/flight/comfort';
+} from '../../../../core/world/comfort';
 import { setAt } from '../../../../core/piece/paths';
 import { retimed } from '../../../../core/piece/retime';
 import type { Piece } from '../../../../core/piece/schema';

@@ -1,6 +1,6 @@
+import { animatedPlaces } from '../../../../core/seam/values';
+import { flightOf } from '../../../../core/world/camera';
 import { useMemo, useState, type ReactNode } from 'react';
-import { animatedPlaces } from '../../../../core/seam/stateReport';
-import { flightOf } from '../../../../core/flight/flight';
 import { getAt } from '../../../../core/piece/paths';
 import type { Piece } from '../../../../core/piece/schema';
 import type { Animated } from '../../../../core/time/animated';

@@ -1,5 +1,5 @@
 import { Eye, Trash2 } from 'lucide-react';
-import { cameraKeys, easeCameraKey, moveCameraKey, removeCameraKey } from '../../../../core/flight/cameraKeys';
+import { cameraKeys, easeCameraKey, moveCameraKey, removeCameraKey } from '../../../../core/piece/cameraKeys';
 import { Button } from '../../../parts/Button';
 import { ChoiceField } from '../../../parts/ChoiceField';
 import { EASE_WORDS, easeCalled, easeName } from '../../../parts/eases';

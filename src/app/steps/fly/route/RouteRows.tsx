@@ -1,4 +1,6 @@
-import { routeKinds, routeOf, type RouteKind } from '../../../../core/flight/routes/registry';
+import { routeOf, type RouteKind, ROUTES } from '../../../../core/flight/routes/kinds';
+import type { ReactNode } from 'react';
+import { routeSetting } from '../../../../core/world/setting';
 import { ChoiceField } from '../../../parts/ChoiceField';
 import { Inspector } from '../../../parts/Inspector';
 import { PlainRow } from '../../../parts/PlainRow';
@@ -9,7 +11,10 @@ import { withRoute } from './routeEdits';
 import { Stations } from './Stations';
 import styles from './Route.module.css';
 
-const LABELS = Object.fromEntries(routeKinds.map((kind) => [kind, routeOf(kind).label]));
+const LABELS = Object.fromEntries(ROUTES.names.map((kind) => [kind, routeOf(kind).label]));
+
+/** Kinds whose values are more than rows. */
+const EDITORS: Partial<Record<RouteKind, () => ReactNode>> = { stations: Stations, keys: CameraKeys };
 
 /** What kind of route it is, its own values, and its points or stations. */
 export function RouteRows() {
@@ -17,6 +22,7 @@ export function RouteRows() {
   const phase = useBench((state) => state.status?.phase ?? 0);
   const { route } = piece.flight;
   const definition = routeOf(route.kind);
+  const Editor = EDITORS[route.kind];
   return (
     <>
       <section className={rows.group}>
@@ -29,18 +35,18 @@ export function RouteRows() {
               if (kind === route.kind) return;
               bench.update((now) => withRoute(now, kind as RouteKind, phase));
               // drawn routes are drawn in the map
-              if (kind === 'circuit' || kind === 'stations') bench.patch({ flyBand: 'map' });
+              const { curve, marks } = routeOf(kind);
+              if (curve ?? marks) bench.patch({ flyBand: 'map' });
             }}
           />
         </PlainRow>
         <p className={styles.describe}>{definition.describe}</p>
       </section>
-      {route.kind === 'stations' ? <Stations route={route} /> : null}
-      {route.kind === 'keys' ? <CameraKeys /> : null}
+      {Editor ? <Editor /> : null}
       <Inspector
-        schema={definition.schema}
+        form={definition.form}
         path={['flight', 'route']}
-        closingSteps={definition.closingSteps(route, piece)}
+        closingSteps={definition.closingSteps(route, routeSetting(piece))}
       />
     </>
   );

@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, Camera, Eye, Plus, Trash2 } from 'lucide-react';
-import { cameraPose } from '../../../../core/flight/camera';
+import { cameraPose } from '../../../../core/world/camera';
 import { timetable, type StationsRoute } from '../../../../core/flight/routes/stations/stations';
 import { viewOf } from '../../../../core/flight/routes/view';
 import { lapSeconds } from '../../../../core/time/lap';
@@ -14,7 +14,12 @@ import styles from './Route.module.css';
 const setRoute = (route: StationsRoute): void => bench.set(['flight', 'route'], route);
 
 /** The stations in order, with when they are arrived at and left. */
-export function Stations({ route }: { route: StationsRoute }) {
+export function Stations() {
+  const { route } = usePiece().flight;
+  return 'stops' in route ? <StationList route={route} /> : null;
+}
+
+function StationList({ route }: { route: StationsRoute }) {
   const piece = usePiece();
   const phase = useBench((state) => state.status?.phase ?? 0);
   const { frames, rate } = piece.lap;

@@ -1,8 +1,8 @@
+import { stateReport } from '../../../../core/seam/report';
+import { ROUTES } from '../../../../core/flight/routes/kinds';
 import { describe, expect, it } from 'vitest';
-import { cameraPose } from '../../../../core/flight/camera';
-import { routeKinds } from '../../../../core/flight/routes/registry';
+import { cameraPose } from '../../../../core/world/camera';
 import { PieceSchema, type Piece } from '../../../../core/piece/schema';
-import { stateReport } from '../../../../core/seam/stateReport';
 import { addStation, changeStation, shiftStation, withRoute } from './routeEdits';
 
 const piece: Piece = PieceSchema.parse({
@@ -19,7 +19,7 @@ const piece: Piece = PieceSchema.parse({
 const view = { aside: 1, above: 2, ahead: 3, yaw: 10, pitch: 5, roll: 0 };
 
 describe('routes', () => {
-  it.each(routeKinds)('%s: choosing it gives a valid flight whose camera closes', (kind) => {
+  it.each(ROUTES.names)('%s: choosing it gives a valid flight whose camera closes', (kind) => {
     const chosen = withRoute(piece, kind, 0.3);
     expect(chosen.flight.route.kind).toBe(kind);
     expect(PieceSchema.safeParse(chosen).success).toBe(true);

@@ -1,6 +1,6 @@
-import { cameraPose } from '../../../../core/flight/camera';
-import { newRoute } from '../../../../core/flight/middle';
-import type { RouteKind } from '../../../../core/flight/routes/registry';
+import { newRoute } from '../../../../core/world/newRoute';
+import { cameraPose } from '../../../../core/world/camera';
+import { routeOf, type RouteKind } from '../../../../core/flight/routes/kinds';
 import type { Station, StationsRoute } from '../../../../core/flight/routes/stations/stations';
 import { viewOf, type View } from '../../../../core/flight/routes/view';
 import type { Piece } from '../../../../core/piece/schema';
@@ -13,35 +13,11 @@ const withFlight = (piece: Piece, change: Partial<Flight>): Piece => ({
   flight: { ...piece.flight, ...change },
 });
 
-/** Where the camera faces on a new route: at what is in the middle, by the route's own direction, or ahead. */
-function aimOn(piece: Piece, route: Flight['route'], pose: View): Partial<Flight> {
-  switch (route.kind) {
-    case 'circuit': {
-      const middle = route.points.reduce((sum, p) => sum + p.above, 0) / route.points.length;
-      const [aside, ahead] = [
-        route.points.reduce((sum, p) => sum + p.aside, 0) / route.points.length,
-        route.points.reduce((sum, p) => sum + p.ahead, 0) / route.points.length,
-      ];
-      const aimAt = { on: 'point', aside, above: middle, ahead, layer: null, element: 0 } as const;
-      return { aim: 'target', aimAt, yaw: 0, pitch: 0 };
-    }
-    case 'keys':
-      return { aim: 'own', yaw: pose.yaw, pitch: pose.pitch, roll: pose.roll / 360 };
-    case 'orbit':
-    case 'stations':
-    case 'attached':
-      return { aim: 'own', yaw: 0, pitch: 0, roll: 0 };
-    case 'run':
-    case 'along':
-      return { aim: 'ahead' };
-  }
-}
-
 /** The piece with a route of another kind that fits it, facing as such a route would. */
 export function withRoute(piece: Piece, kind: RouteKind, phase: number): Piece {
   const pose = cameraPose(piece, phase);
   const route = newRoute(kind, piece, pose);
-  return withFlight(piece, { route, aside: 0, above: 0, ...aimOn(piece, route, viewOf(pose)) });
+  return withFlight(piece, { route, aside: 0, above: 0, ...routeOf(kind).facing(route, viewOf(pose)) });
 }
 
 /** A station more, at a view, after all others. */

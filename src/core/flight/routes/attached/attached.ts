@@ -1,15 +1,14 @@
-import { z } from 'zod';
-import { animated, flag } from '../../../piece/fields';
+import { animated, flag, form, tag, type ValueOf } from '../../../forms';
 import { add, rotate, type Vec3 } from '../../../space/vector';
 import { evaluateAnimated } from '../../../time/animated';
 import { target } from '../../target';
-import { STAYS, type RouteDefinition } from '../definition';
+import { OWN, STAYS, type RouteDefinition } from '../definition';
 import { lengthOf, placeOn } from '../moving';
 
 const metres = { unit: 'm', min: -10_000, max: 10_000, comfort: 5 };
 
-const AttachedSchema = z.looseObject({
-  kind: z.literal('attached'),
+const AttachedForm = form({
+  kind: tag('attached'),
   to: target({ on: 'element' }, { label: 'Attached to', hint: 'What carries the camera.' }),
   turned: flag(true, {
     label: 'Turns with it',
@@ -19,18 +18,15 @@ const AttachedSchema = z.looseObject({
   over: animated(0.5, { label: 'Over it', ...metres, hint: 'Metres over what carries the camera.' }),
   behind: animated(1.5, { label: 'Behind it', ...metres, hint: 'Metres behind what carries the camera.' }),
 });
-export type AttachedRoute = z.infer<typeof AttachedSchema>;
+export type AttachedRoute = ValueOf<typeof AttachedForm>;
 
 export const attached: RouteDefinition<AttachedRoute> = {
   kind: 'attached',
   label: 'Attached',
   describe: 'Carried by an element or a layer, at an offset.',
-  schema: AttachedSchema as unknown as z.ZodType<AttachedRoute>,
+  form: AttachedForm,
   timed: true,
-  begin: ({ piece: { layers } }) => {
-    const layer = layers.find(({ kind }) => kind === 'copies') ?? layers.at(0);
-    return { to: { on: 'element', aside: 0, above: 0, ahead: 6, layer: layer?.id ?? null, element: 0 } };
-  },
+  begin: ({ carrier }) => ({ to: { on: 'element', aside: 0, above: 0, ahead: 6, layer: carrier, element: 0 } }),
   travel: () => STAYS,
   track(route, { sight }) {
     const at = (phase: number): Vec3 => {
@@ -47,12 +43,13 @@ export const attached: RouteDefinition<AttachedRoute> = {
       at: (phase) => ({ ...placeOn(at, phase), own: route.turned ? sight(route.to, phase).rotation : null }),
     };
   },
-  summary(route, piece) {
-    const name = piece.layers.find(({ id }) => id === route.to.layer)?.name;
+  summary(route, { nameOf }) {
+    const name = nameOf(route.to.layer);
     if (route.to.on === 'point') return 'attached to a point';
     return name
       ? `attached to ${name}${route.to.on === 'element' ? ` ${route.to.element}` : ''}`
       : 'attached to nothing';
   },
+  facing: () => OWN,
   closingSteps: () => ({}),
 };

@@ -1,5 +1,4 @@
-import { z } from 'zod';
-import { integer, number, points, seed, type CurvePoint } from '../../../piece/fields';
+import { type CurvePoint, form, integer, number, points, seed, tag, type ValueOf } from '../../../forms';
 import { hash4, unitFrom } from '../../../random/hash';
 import { pathFromSpec } from '../../../space/path';
 import {
@@ -18,8 +17,8 @@ import { STAYS, type RouteDefinition } from '../definition';
 
 const degrees = { unit: '°', min: -3600, max: 3600, comfort: 60, decimals: 1 };
 
-const CircuitSchema = z.looseObject({
-  kind: z.literal('circuit'),
+const CircuitForm = form({
+  kind: tag('circuit'),
   /** in order; the last leads to the first */
   points: points(
     [
@@ -71,7 +70,7 @@ const CircuitSchema = z.looseObject({
   }),
   seed: seed({ label: 'Seed', hint: 'Another seed strays another way.' }),
 });
-export type CircuitRoute = z.infer<typeof CircuitSchema>;
+export type CircuitRoute = ValueOf<typeof CircuitForm>;
 
 const DEGREE = Math.PI / 180;
 
@@ -124,8 +123,25 @@ export const circuit: RouteDefinition<CircuitRoute> = {
   kind: 'circuit',
   label: 'Circuit',
   describe: 'A closed curve through points that are drawn in the map.',
-  schema: CircuitSchema as unknown as z.ZodType<CircuitRoute>,
+  form: CircuitForm,
   timed: false,
+  curve(route) {
+    const { toWorld, fromWorld } = standing(route);
+    // what strays does so by its index: a new point has none yet
+    const loose = standing({ ...route, stray: 0 });
+    return {
+      field: 'points',
+      points: route.points,
+      gain: 0,
+      toWorld,
+      fromWorld: (place, i) => (i < route.points.length ? fromWorld : loose.fromWorld)(place, i),
+    };
+  },
+  facing({ points }) {
+    const mean = (of: 'aside' | 'above' | 'ahead'): number => points.reduce((sum, p) => sum + p[of], 0) / points.length;
+    const middle = { aside: mean('aside'), above: mean('above'), ahead: mean('ahead') };
+    return { aim: 'target', aimAt: { on: 'point', ...middle, layer: null, element: 0 }, yaw: 0, pitch: 0 };
+  },
   begin({ middle, radius }) {
     const round = (v: number): number => Number(v.toFixed(3));
     return {

@@ -1,5 +1,4 @@
-import { z } from 'zod';
-import { animated } from '../../../piece/fields';
+import { animated, form, tag, type ValueOf } from '../../../forms';
 import type { Vec3 } from '../../../space/vector';
 import { evaluateAnimated } from '../../../time/animated';
 import { worldAt } from '../../target';
@@ -9,8 +8,8 @@ import { viewOf } from '../view';
 
 const metres = { unit: 'm', min: -10_000, max: 10_000, comfort: 10 };
 
-const KeysSchema = z.looseObject({
-  kind: z.literal('keys'),
+const KeysForm = form({
+  kind: tag('keys'),
   aside: animated(0, { label: 'Aside', ...metres, hint: 'Metres to the right of the world’s axis.' }),
   above: animated(0, { label: 'Above', ...metres, hint: 'Metres above the world’s axis.' }),
   ahead: animated(0, {
@@ -19,13 +18,13 @@ const KeysSchema = z.looseObject({
     hint: 'Metres from the start of the tile; wound, it travels on by whole tiles.',
   }),
 });
-export type KeysRoute = z.infer<typeof KeysSchema>;
+export type KeysRoute = ValueOf<typeof KeysForm>;
 
 export const keys: RouteDefinition<KeysRoute> = {
   kind: 'keys',
   label: 'Free keys',
   describe: 'Positions set at chosen moments, with a smooth way between them across the seam.',
-  schema: KeysSchema as unknown as z.ZodType<KeysRoute>,
+  form: KeysForm,
   timed: true,
   begin({ pose }) {
     const { aside, above, ahead } = viewOf(pose);
@@ -53,5 +52,6 @@ export const keys: RouteDefinition<KeysRoute> = {
       ? `free · keys at ${frames.size} ${frames.size === 1 ? 'frame' : 'frames'}`
       : 'free · stands';
   },
+  facing: (_, { yaw, pitch, roll }) => ({ aim: 'own', yaw, pitch, roll: roll / 360 }),
   closingSteps: (_, { tile }) => ({ ahead: tile }),
 };

@@ -1,17 +1,16 @@
-import { z } from 'zod';
-import { animated, integer, number } from '../../../piece/fields';
-import { facing } from '../../../space/path';
+import { facing } from '../../../space/frame';
+import { animated, form, integer, number, tag, type ValueOf } from '../../../forms';
 import { add, fromAxis, length, multiply, rotate, subtract, type Quaternion, type Vec3 } from '../../../space/vector';
 import { evaluateAnimated } from '../../../time/animated';
 import { target } from '../../target';
-import type { Place, RouteDefinition, RouteWorld } from '../definition';
+import { OWN, type Place, type RouteDefinition, type RouteWorld } from '../definition';
 import { lengthOf, placeOn } from '../moving';
 
 const metres = { unit: 'm', min: -10_000, max: 10_000 };
 const degrees = { unit: '°', min: -3600, max: 3600, comfort: 180, decimals: 1 };
 
-const OrbitSchema = z.looseObject({
-  kind: z.literal('orbit'),
+const OrbitForm = form({
+  kind: tag('orbit'),
   around: target({}, { label: 'Around', hint: 'The middle of the orbit.' }),
   radius: animated(6, { label: 'Radius', ...metres, min: 0, comfort: 20, hint: 'Metres from the middle.' }),
   height: animated(0, { label: 'Height', ...metres, comfort: 6, hint: 'Metres above the middle.' }),
@@ -49,7 +48,7 @@ const OrbitSchema = z.looseObject({
     hint: 'Where the lap begins: 0 is before the middle, 90 to its right, in degrees.',
   }),
 });
-export type OrbitRoute = z.infer<typeof OrbitSchema>;
+export type OrbitRoute = ValueOf<typeof OrbitForm>;
 
 const DEGREE = Math.PI / 180;
 
@@ -66,7 +65,7 @@ export const orbit: RouteDefinition<OrbitRoute> = {
   kind: 'orbit',
   label: 'Orbit',
   describe: 'Around a point or a layer, in whole turns or in steps of its symmetry.',
-  schema: OrbitSchema as unknown as z.ZodType<OrbitRoute>,
+  form: OrbitForm,
   timed: false,
   begin({ middle, radius }) {
     return {
@@ -106,5 +105,6 @@ export const orbit: RouteDefinition<OrbitRoute> = {
   },
   summary: ({ turnsPerLap, radius }) =>
     `orbit · ${Number(turnsPerLap.toFixed(3))} turns · ${Number(evaluateAnimated(radius, 0).toFixed(2))} m`,
+  facing: () => OWN,
   closingSteps: (route) => ({ turnsPerLap: orbitSymmetric(route) ? 1 / route.symmetry : 1 }),
 };

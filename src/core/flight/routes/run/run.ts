@@ -1,10 +1,7 @@
-import { z } from 'zod';
-import { number } from '../../../piece/fields';
-import type { Piece } from '../../../piece/schema';
+import { form, number, tag, type ValueOf } from '../../../forms';
 import { pathFromSpec } from '../../../space/path';
 import type { RouteDefinition, RouteWorld, Track, Travel } from '../definition';
-import { closesOnItself, STRAIGHT } from '../../../layers/course';
-import type { RouteShape } from '../../../layers/definition';
+import { closesOnItself, STRAIGHT, type RouteShape } from '../../../elements/course';
 
 /** Travel and start of a route that goes on from tile to tile. */
 export const tilesFields = {
@@ -33,8 +30,7 @@ interface Tiles {
 }
 
 /** Whole tiles along a helix about −z or along the axis itself, or whole times round a drawn track. */
-export function tilesTrack({ tilesPerLap, start }: Tiles, shape: RouteShape, { piece, share }: RouteWorld): Track {
-  const { tile } = piece;
+export function tilesTrack({ tilesPerLap, start }: Tiles, shape: RouteShape, { tile, share }: RouteWorld): Track {
   const path =
     shape.track?.path ??
     pathFromSpec({ kind: 'helix', radius: shape.radius, turns: shape.turnsPerMetre * tile, advance: tile });
@@ -48,7 +44,7 @@ export function tilesTrack({ tilesPerLap, start }: Tiles, shape: RouteShape, { p
   };
 }
 
-export const tilesTravel = ({ tilesPerLap }: Tiles, shape: RouteShape, { tile }: Piece): Travel => ({
+export const tilesTravel = ({ tilesPerLap }: Tiles, shape: RouteShape, tile: number): Travel => ({
   advance: closesOnItself(shape) ? 0 : tilesPerLap * tile,
   turns: shape.turnsPerMetre * tilesPerLap * tile,
   axis: [0, 0, 1],
@@ -57,18 +53,19 @@ export const tilesTravel = ({ tilesPerLap }: Tiles, shape: RouteShape, { tile }:
 
 export const metresWords = (metres: number): string => `${Number(metres.toFixed(2))} m per lap`;
 
-const RunSchema = z.looseObject({ kind: z.literal('run'), ...tilesFields });
-export type RunRoute = z.infer<typeof RunSchema>;
+const RunForm = form({ kind: tag('run'), ...tilesFields });
+export type RunRoute = ValueOf<typeof RunForm>;
 
 export const run: RouteDefinition<RunRoute> = {
   kind: 'run',
   label: 'Straight run',
   describe: 'Straight ahead through whole tiles.',
-  schema: RunSchema as unknown as z.ZodType<RunRoute>,
+  form: RunForm,
   timed: false,
   begin: () => ({}),
-  travel: (route, { piece }) => tilesTravel(route, STRAIGHT, piece),
+  travel: (route, { tile }) => tilesTravel(route, STRAIGHT, tile),
   track: (route, world) => tilesTrack(route, STRAIGHT, world),
-  summary: (route, piece) => `straight · ${metresWords(route.tilesPerLap * piece.tile)}`,
+  summary: (route, { tile }) => `straight · ${metresWords(route.tilesPerLap * tile)}`,
+  facing: () => ({ aim: 'ahead' }),
   closingSteps: () => ({ tilesPerLap: 1 }),
 };

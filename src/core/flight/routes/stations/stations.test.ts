@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PieceSchema, type Piece } from '../../../piece/schema';
 import { inverse, length, multiply, subtract } from '../../../space/vector';
-import { cameraPose } from '../../camera';
+import { cameraPose } from '../../../world/camera';
 import { viewPlace, viewTurn } from '../view';
 import { timetable } from './stations';
 

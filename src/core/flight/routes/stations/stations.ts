@@ -1,11 +1,10 @@
 import { z } from 'zod';
-import { choice } from '../../../piece/fields';
+import { choice, form, tag, type ValueOf, stored } from '../../../forms';
 import { add, length, scale, slerp, subtract, type Quaternion, type Vec3 } from '../../../space/vector';
 import { cubicBezier, EASE_PRESETS, type Bezier } from '../../../time/easing';
 import { exposedPhase, type Exposure } from '../../../time/exposure';
 import { hermite, periodicSlopes } from '../../../time/spline';
-import type { Piece } from '../../../piece/schema';
-import { STAYS, type RouteDefinition } from '../definition';
+import { OWN, STAYS, type RouteDefinition } from '../definition';
 import { lengthOf, placeOn } from '../moving';
 import { viewFields, viewOf, viewPlace, viewTurn } from '../view';
 
@@ -29,14 +28,13 @@ const eases = {
   linear: 'Constant',
 };
 
-const StationsSchema = z.looseObject({
-  kind: z.literal('stations'),
+const StationsForm = form({
+  kind: tag('stations'),
   /** in order; the last leads back to the first */
-  stops: z
-    .array(StationSchema)
-    .min(1, { error: 'needs a station' })
-    .max(64, { error: 'has at most 64 stations' })
-    .default([{ id: 'a', name: '', aside: 0, above: 0, ahead: 0, yaw: 0, pitch: 0, roll: 0, rest: 1, travel: 2 }]),
+  stops: stored(
+    z.array(StationSchema).min(1, { error: 'needs a station' }).max(64, { error: 'has at most 64 stations' }),
+    [{ id: 'a', name: '', aside: 0, above: 0, ahead: 0, yaw: 0, pitch: 0, roll: 0, rest: 1, travel: 2 }],
+  ),
   ease: choice('even', eases, { label: 'Travel', hint: 'How the way from station to station is eased.' }),
   way: choice(
     'straight',
@@ -45,7 +43,7 @@ const StationsSchema = z.looseObject({
   ),
 });
 /** A route, and the frame it is flown for where that is not the moment's own; never in a document. */
-export type StationsRoute = z.infer<typeof StationsSchema> & { exposure?: Exposure };
+export type StationsRoute = ValueOf<typeof StationsForm> & { exposure?: Exposure };
 
 /** When a station is arrived at and left, as whole frames of the lap, the first arrived at in frame 0. */
 export interface Stop {
@@ -109,12 +107,17 @@ export const stations: RouteDefinition<StationsRoute> = {
   kind: 'stations',
   label: 'Stations',
   describe: 'From view to view, resting at each, and back to the first.',
-  schema: StationsSchema as unknown as z.ZodType<StationsRoute>,
+  form: StationsForm,
   timed: true,
+  marks: ({ stops }) => stops,
+  withMark: (route, place) => ({
+    ...route,
+    stops: route.stops.map((stop) => (stop.id === place.id ? { ...stop, ...place } : stop)),
+  }),
+  exposed: (route, exposure) => (route.stops.some(({ travel }) => travel === 0) ? { ...route, exposure } : route),
   begin: ({ pose }) => ({ stops: [{ id: 'first', name: '', ...viewOf(pose), rest: 1, travel: 2 }] }),
   travel: () => STAYS,
-  track(route, { piece }) {
-    const { frames } = piece.lap;
+  track(route, { frames }) {
     const { stops } = route;
     const table = timetable(stops, frames);
     const bend = route.way === 'curved' && stops.length > 2 ? curved(stops) : null;
@@ -131,16 +134,14 @@ export const stations: RouteDefinition<StationsRoute> = {
     };
     return { length: lengthOf(at), at: (phase) => ({ ...placeOn(at, phase), own: turnAt(phase) }) };
   },
-  summary(route, piece: Piece) {
-    const resting = timetable(route.stops, piece.lap.frames).reduce(
-      (sum, { arrive, leave }) => sum + leave - arrive,
-      0,
-    );
+  summary(route, { frames }) {
+    const resting = timetable(route.stops, frames).reduce((sum, { arrive, leave }) => sum + leave - arrive, 0);
     const far = route.stops.reduce(
       (sum, stop, i, all) => sum + length(subtract(viewPlace(all[(i + 1) % all.length]), viewPlace(stop))),
       0,
     );
-    return `${route.stops.length} stations · ${far.toFixed(1)} m · rests ${Math.round((resting / piece.lap.frames) * 100)} %`;
+    return `${route.stops.length} stations · ${far.toFixed(1)} m · rests ${Math.round((resting / frames) * 100)} %`;
   },
+  facing: () => OWN,
   closingSteps: () => ({}),
 };

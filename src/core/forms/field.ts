@@ -1,0 +1,140 @@
+import { z } from 'zod';
+
+// Zod must not generate code: the content security policy of the page forbids it.
+z.config({ jitless: true });
+
+/** Holds where a sibling field has one of these values. */
+export interface Condition {
+  field: string;
+  is: readonly unknown[];
+}
+
+/** What rows of the inspector stand under. */
+export interface Heading {
+  readonly label: string;
+  /** those of a higher rank stand below; among equals the order of the fields counts */
+  readonly rank: number;
+}
+
+export const heading = (label: string, rank = 0): Heading => ({ label, rank });
+
+/** What dragging a layer about in the map changes of it. */
+export type Drag = 'aside' | 'above' | 'ahead' | 'size' | 'scale' | 'heading' | 'pitch';
+
+/** What a declaration says of a field besides its value. */
+export interface Info {
+  label: string;
+  /** one sentence, with the unit */
+  hint: string;
+  group?: Heading;
+  /** as it is written after the number */
+  unit?: string;
+  /** a count of frames: it keeps its share of the lap when the lap is given other frames */
+  retimes?: boolean;
+  /** what dragging in the map changes it */
+  drags?: Drag;
+  min?: number;
+  max?: number;
+  /** upper end of comfortable dragging; typing goes up to max */
+  comfort?: number;
+  decimals?: number;
+  /** shown value = stored value × display */
+  display?: number;
+  /** shown only where all of these hold */
+  when?: Condition | readonly Condition[];
+  /** siblings leave it as it is */
+  kept?: boolean;
+  /** what it does is summed up over the lap, so that a jump of it is none of what is seen */
+  summed?: boolean;
+}
+
+export type ControlName =
+  | 'animated'
+  | 'number'
+  | 'integer'
+  | 'choice'
+  | 'colour'
+  | 'gradient'
+  | 'switch'
+  | 'layer'
+  | 'seed'
+  | 'profile'
+  | 'outline'
+  | 'points'
+  | 'picture'
+  | 'part';
+
+/** What the inspector needs to know to draw a row for a field. */
+export interface Control extends Omit<Info, 'when'> {
+  control: ControlName;
+  conditions: readonly Condition[];
+  /** words of each choice */
+  choices?: Readonly<Record<string, string>>;
+  /** which layers a reference may name, by what they offer */
+  of?: 'any' | 'route' | 'way' | 'ground';
+  /** the words for naming none */
+  none?: string;
+  /** it may not name what is not there */
+  strict?: boolean;
+}
+
+/** What a field holds that has fields of its own. */
+export interface Parts {
+  /** one, or a list of them */
+  many: boolean;
+  formOf(value: object): FormLike;
+  /** what a person calls it */
+  wordsOf(value: object): string | null;
+}
+
+/** As much of a form as a field needs to know: see form.ts. */
+export interface FormLike {
+  readonly fields: Readonly<Record<string, Field>>;
+}
+
+/** One field of a form: what may stand in it, what stands there at first, and how it is shown. */
+export interface Field<T = unknown> {
+  readonly schema: z.ZodType<T>;
+  /** undefined where it must be given */
+  readonly initial: T | undefined;
+  /** null for what has no row of its own */
+  readonly control: Control | null;
+  readonly parts?: Parts;
+}
+
+/** A field's control from what its declaration says. */
+export const controlled = (
+  control: ControlName,
+  { when, ...info }: Info,
+  more: Partial<Pick<Control, 'choices' | 'of' | 'none' | 'strict'>> = {},
+): Control => ({
+  control,
+  ...info,
+  ...more,
+  conditions: when === undefined ? [] : 'field' in when ? [when] : when,
+});
+
+/** A field with a value of its own at first. */
+export function fieldOf<T>(schema: z.ZodType<T>, initial: T, control: Control | null): Field<T> {
+  // every document has its own
+  const given = (): T => (typeof initial === 'object' ? structuredClone(initial) : initial);
+  return { schema: z._default(schema, given as () => z.core.util.NoUndefined<T>), initial, control };
+}
+
+/** A field that has no row: kept in documents, and set by other means. Without an initial value it must be given. */
+export const stored = <T>(schema: z.ZodType<T>, initial?: T): Field<T> =>
+  initial === undefined ? { schema, initial, control: null } : fieldOf(schema, initial, null);
+
+/** The field that says of which kind a thing is. */
+export const tag = <const K extends string>(kind: K): Field<K> => ({
+  schema: z.literal(kind),
+  initial: undefined,
+  control: null,
+});
+
+/** Whether a field is in use, given its siblings. */
+export const isShown = (control: Control | null, siblings: object): boolean =>
+  (control?.conditions ?? []).every(({ field, is }) => is.includes(valueAt(siblings, field)));
+
+/** What stands in a field of an object, by name. */
+export const valueAt = (object: object, name: string): unknown => (object as Readonly<Record<string, unknown>>)[name];

@@ -1,0 +1,62 @@
+import { z } from 'zod';
+import { controlled, type Field, type Info, type Parts } from './field';
+import type { Form } from './form';
+import { partsOfKinds, type Kind, type Kinds, type KindValue } from './kinds';
+
+const UNNAMED = (): null => null;
+
+/** A part with a form of its own; what is left out of `initial` is as its form says. */
+export const part = <T extends object>(form: Form<T>, initial: Partial<T>, words: string | null = null): Field<T> => ({
+  schema: form.schema.prefault(initial),
+  initial: undefined,
+  control: null,
+  parts: { many: false, formOf: () => form, wordsOf: () => words },
+});
+
+/** A part that is shown among the rows of what it is in. */
+export const shownPart = <T extends object>(form: Form<T>, initial: Partial<T>, info: Info): Field<T> => ({
+  ...part(form, initial, info.label.toLowerCase()),
+  control: controlled('part', info),
+});
+
+/** A part that must be given. */
+export const given = <T extends object>(form: Form<T>, words: string | null): Field<T> => ({
+  ...part(form, {}, words),
+  schema: form.schema,
+});
+
+/** One part of any of some kinds. */
+export const partOf = <D extends Kind>(
+  of: Kinds<D>,
+  initial: Partial<KindValue<D>>,
+  words: Parts['wordsOf'] = UNNAMED,
+): Field<KindValue<D>> => ({
+  schema: of.schema.prefault(initial),
+  initial: undefined,
+  control: null,
+  parts: partsOfKinds(of, false, words),
+});
+
+const listSchema = <T>(schema: z.ZodType<T>, most: number, must: boolean): z.ZodType<T[]> =>
+  must ? z.array(schema).max(most) : z.array(schema).max(most).default([]);
+
+/** A list of parts of some kinds. @param must it may not be left out */
+export const listOf = <D extends Kind>(
+  of: Kinds<D>,
+  most: number,
+  words: Parts['wordsOf'],
+  must = false,
+): Field<KindValue<D>[]> => ({
+  schema: listSchema(of.schema, most, must),
+  initial: [],
+  control: null,
+  parts: partsOfKinds(of, true, words),
+});
+
+/** A list of parts of one form. */
+export const list = <T extends object>(form: Form<T>, most: number, words: Parts['wordsOf'] = UNNAMED): Field<T[]> => ({
+  schema: listSchema(form.schema, most, false),
+  initial: [],
+  control: null,
+  parts: { many: true, formOf: () => form, wordsOf: words },
+});

@@ -1,0 +1,105 @@
+import type { Gradient } from '../colour/colour';
+import type { Mesh } from '../solids/mesh';
+
+/** A stretch of a layer's elements in drawing order, and where along its extent it lies, as shares 0..1. */
+export interface Part {
+  from: number;
+  to: number;
+  first: number;
+  count: number;
+}
+
+/**
+ * How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile; bodies are a mesh
+ * drawn once for each of a stretch of elements, always or only from one frame up to another.
+ */
+export type Drawing =
+  | { as: 'sprites'; order: Uint32Array; parts: Part[] }
+  | { as: 'segments'; pairs: Uint32Array }
+  | { as: 'surface'; triangles: Uint32Array; smooth: boolean }
+  | { as: 'dome' }
+  | { as: 'links'; from: string | null; to: string | null }
+  | { as: 'bodies'; mesh: Mesh; first: number; count: number; shown: Frames | null; parts?: Part[]; coarse?: Coarse };
+
+/** A simpler mesh for what is farther than some metres. */
+export interface Coarse {
+  mesh: Mesh;
+  beyond: number;
+}
+
+/** Ripples on water, and a sky at any distance: see passes/surface and passes/sky. */
+export interface Ripple {
+  strength: number;
+  /** metres */
+  size: number;
+  cycles: number;
+}
+export interface Sky {
+  tight: number;
+  clouds: number;
+  cloudCycles: number;
+  stars: number;
+  starLight: number;
+  twinkle: number;
+  seed: number;
+}
+
+/** How a net's points are linked at a moment. */
+export interface Linking {
+  /** metres beyond which nothing is linked */
+  limit: number;
+  most: number;
+  /** whether points at the end of a tile are linked to the start of the next */
+  wraps: boolean;
+  /** exponent of the closeness */
+  falloff: number;
+  /** share of the frame's height */
+  thickness: number;
+  light: number;
+  /** from the longest link to the shortest */
+  gradient: Gradient;
+}
+
+/** A stretch of the lap in whole frames, the last not in it, which may go on across the seam; or all the rest of the lap. */
+export interface Frames {
+  from: number;
+  to: number;
+  outside: boolean;
+}
+
+/** Whether a frame of a lap lies within a stretch. */
+export function within(shown: Frames | null, frame: number, frames: number): boolean {
+  if (!shown) return true;
+  const wrap = (n: number): number => ((n % frames) + frames) % frames;
+  const length = shown.to - shown.from >= frames ? frames : wrap(shown.to - shown.from);
+  return wrap(frame - shown.from) < length !== shown.outside;
+}
+
+/** What a body or wall is made of. */
+export interface Matter {
+  /** 0 plastic or stone .. 1 metal */
+  metal: number;
+  /** 0 a mirror .. 1 chalk */
+  rough: number;
+  /** how much it shines by itself */
+  glow: number;
+  /** 0 none .. 1 the colours of a thin film by the angle of view */
+  film: number;
+}
+
+/** What the drawing programs need of a layer besides its elements; uniforms, so changing them rebuilds nothing. */
+export interface DrawingLook {
+  /** 0 a disc with a clear edge .. 1 fades from its centre */
+  softness: number;
+  /** thickness of lines in metres */
+  lineWidth: number;
+  /** radius in metres that no particle exceeds; 0 when there are none */
+  largestRadius: number;
+  matter: Matter;
+  /** what a particle in focus looks like: 0 disc, 1 ring, 2 star, 3 streak, 4 a picture */
+  sprite: number;
+  /** the address of that picture's pixmap; empty for the one made by us */
+  picture?: string;
+  ripple?: Ripple | null;
+  sky?: Sky | null;
+}

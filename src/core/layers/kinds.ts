@@ -1,0 +1,43 @@
+import { kinds, type KindValue } from '../forms';
+import { newTreatment } from '../treatments/kinds';
+import { backdrop } from './backdrop/backdrop';
+import { copies } from './copies/copies';
+import type { LayerDefinition, Offer } from './definition';
+import { field } from './field/field';
+import { ground } from './ground/ground';
+import { links } from './links/links';
+import { plants } from './plants/plants';
+import { stream } from './stream/stream';
+import { tunnel } from './tunnel/tunnel';
+
+/** Every kind of layer, in the order they are offered. A new kind is a folder and its name here. */
+export const LAYERS = kinds(field, tunnel, copies, links, stream, ground, plants, backdrop);
+
+export type Layer = KindValue<(typeof LAYERS)['list'][number]>;
+export type LayerKind = Layer['kind'];
+
+/** The definition of a kind. It takes only layers of that kind, which the document's validation guarantees. */
+export const definitionOf = (kind: string): LayerDefinition<Layer> => LAYERS.of(kind);
+
+/** A layer of a kind with what its fields are at first. */
+export const newLayer = (kind: LayerKind, id: string, name: string, seed = 1): Layer =>
+  LAYERS.schema.parse({ kind, id, name, seed });
+
+/** A layer as a preset of its kind makes it. Its identity, name and seed are those of `base`. */
+export function presetLayer(kind: LayerKind, index: number, base: { id: string; name: string; seed: number }): Layer {
+  const { fields, treatments = [] } = definitionOf(kind).presets[index];
+  const list = treatments.map((start, i) => newTreatment(start.kind, `${start.kind}-${i + 1}`, base.seed + i, start));
+  return LAYERS.schema.parse({ kind, ...base, ...fields, treatments: list });
+}
+
+/** The layer whose route a layer takes: itself, or the one it follows. */
+export function routedBy(layer: Layer): string | null {
+  const { route, follows } = definitionOf(layer.kind);
+  return route ? layer.id : (follows?.(layer) ?? null);
+}
+
+/** Whether a layer has what another, or the flight, looks for. */
+export function offers(layer: Layer, what: Offer): boolean {
+  const { route, ground: surface } = definitionOf(layer.kind);
+  return what === 'route' ? route !== undefined : what === 'ground' ? surface !== undefined : routedBy(layer) !== null;
+}

@@ -1,0 +1,62 @@
+import { ramp } from '../../forms';
+import type { Preset } from '../definition';
+import type { PlantsLayer } from './form';
+
+export const presets: readonly Preset<PlantsLayer>[] = [
+  { label: 'Reed bank', fields: {} },
+  {
+    label: 'Umbels',
+    fields: {
+      source1: 'tideParasol',
+      source2: 'twinParasol',
+      source3: 'saltTussock',
+      count: 400,
+      size: 1.1,
+      gradient: ramp('#1a211c', '#6b5a4a', '#e0b088'),
+    },
+  },
+  {
+    label: 'Fern hollow',
+    fields: {
+      source1: 'hookFern',
+      source2: 'keelLeaf',
+      source3: 'slipFan',
+      weight3: 2,
+      size: 0.6,
+      gradient: ramp('#0c1a14', '#2f5a3a', '#8fb06a'),
+    },
+  },
+  {
+    label: 'Strange garden',
+    fields: {
+      source1: 'mastWhorl',
+      weight1: 1,
+      source2: 'stepDisc',
+      weight2: 2,
+      source3: 'moonCup',
+      weight3: 3,
+      source4: 'beaconStem',
+      weight4: 2,
+      source5: 'gullFeather',
+      weight5: 1,
+      size: 0.8,
+      glowing: 0.15,
+      gradient: ramp('#12304a', '#2f8f8a', '#d9f0c0'),
+    },
+  },
+  {
+    label: 'Stones and posts',
+    fields: {
+      source1: 'pebble',
+      weight1: 5,
+      source2: 'post',
+      weight2: 1,
+      source3: 'none',
+      size: 0.3,
+      variation: 1.2,
+      sway: 0,
+      count: 500,
+      gradient: ramp('#22262a', '#565c60'),
+    },
+  },
+];

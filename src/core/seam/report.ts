@@ -1,0 +1,28 @@
+import type { Piece } from '../piece/schema';
+import { cameraFinding } from './camera';
+import { TOLERANCE, type Finding } from './finding';
+import { layerFinding } from './layers';
+import { sceneSymmetry, type Symmetry } from './symmetry';
+import { valueFindings } from './values';
+
+export interface StateReport {
+  ok: boolean;
+  symmetry: Symmetry;
+  /** largest gap that passes, as a share */
+  tolerance: number;
+  findings: Finding[];
+}
+
+/**
+ * Compares the scene just before and just after the seam, unwrapped, under its one symmetry: value and slope of the
+ * camera, every layer and every animated value. Pure computation; the picture half of the report lives with the engine.
+ */
+export function stateReport(piece: Piece): StateReport {
+  const g = sceneSymmetry(piece);
+  const findings = [
+    cameraFinding(piece, g),
+    ...piece.layers.filter((layer) => !layer.hidden).map((layer) => layerFinding(piece, layer, g)),
+    ...valueFindings(piece),
+  ];
+  return { ok: findings.every((finding) => finding.ok), symmetry: g, tolerance: TOLERANCE, findings };
+}

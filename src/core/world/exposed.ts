@@ -1,0 +1,76 @@
+import { routeOf } from '../flight/routes/kinds';
+import { animatedIn } from '../forms/walk';
+import { treatmentOf } from '../treatments/kinds';
+import { evaluateAnimated, jumpsOf } from '../time/animated';
+import type { Exposure } from '../time/exposure';
+import { setAt } from '../piece/paths';
+import { partsOfPiece, type Piece } from '../piece/schema';
+
+/** Laps around a moment that directions are worked out from. */
+const TANGENT = 2e-5;
+
+/** Laps that the shutter of the frame at a phase is open. */
+export const openLaps = (piece: Piece, phase: number): number =>
+  evaluateAnimated(piece.flight.shutterDeg, phase) / 360 / piece.lap.frames;
+
+/** The frame at a phase, and how far around it something may be evaluated for it. */
+export const exposureOf = (piece: Piece, phase: number): Exposure => ({
+  frame: phase,
+  reach: Math.max(openLaps(piece, phase) / 2, 0.5 / piece.lap.frames) + TANGENT,
+  frames: piece.lap.frames,
+});
+
+interface Jumping {
+  path: readonly (string | number)[];
+  jumps: readonly number[];
+}
+
+const found = new WeakMap<Piece, Jumping[]>();
+
+/** Every value of a piece that jumps. */
+function jumpingOf(piece: Piece): Jumping[] {
+  let known = found.get(piece);
+  if (!known) {
+    known = partsOfPiece(piece).flatMap((part) =>
+      animatedIn(part).flatMap(({ value, path, field }) => {
+        const jumps =
+          typeof value === 'object' && value.law === 'keyed' && !field.control?.summed ? jumpsOf(value) : [];
+        return jumps.length > 0 ? [{ path, jumps }] : [];
+      }),
+    );
+    found.set(piece, known);
+  }
+  return known;
+}
+
+/** Whether a layer shows earlier moments besides its own. */
+const trailing = (piece: Piece, [room, index]: Jumping['path']): boolean =>
+  room === 'layers' && piece.layers[Number(index)].treatments.some(({ kind, off }) => !off && treatmentOf(kind).echoes);
+
+/** The last frame of each piece that was asked for: a still is drawn for one frame again and again. */
+const last = new WeakMap<Piece, { exposure: Exposure; seen: Piece }>();
+
+const seenBy = (piece: Piece, exposure: Exposure): Piece => {
+  const within = (jump: number): boolean => {
+    const off = exposure.frame - jump;
+    return Math.abs(off - Math.round(off)) <= exposure.reach + 1e-6;
+  };
+  const seen = jumpingOf(piece)
+    .filter(({ path, jumps }) => jumps.some(within) || trailing(piece, path))
+    .reduce((so, { path }) => setAt(so, [...path, 'exposure'], exposure), piece);
+  const { route } = seen.flight;
+  const shown = routeOf(route.kind).exposed?.(route, exposure) ?? route;
+  return setAt(seen, ['flight', 'route'], shown);
+};
+
+/**
+ * The piece as one frame's shutter sees it: whatever jumps on a frame shows one state at every moment of the exposure. The
+ * piece itself where nothing jumps.
+ */
+export function exposedPiece(piece: Piece, exposure: Exposure): Piece {
+  const known = last.get(piece);
+  if (known?.exposure.frame === exposure.frame && known.exposure.reach === exposure.reach) return known.seen;
+  const seen = seenBy(piece, exposure);
+  last.set(piece, { exposure, seen });
+  return seen;
+}

@@ -1,0 +1,11 @@
+import type { RouteSetting } from '../flight/routes/definition';
+import type { Piece } from '../piece/schema';
+import { routeOfLayer } from './route';
+
+/** What a route is described by, of a piece. */
+export const routeSetting = (piece: Piece): RouteSetting => ({
+  tile: piece.tile,
+  frames: piece.lap.frames,
+  routeOf: (layerId) => routeOfLayer(piece, layerId),
+  nameOf: (layerId) => piece.layers.find(({ id }) => id === layerId)?.name,
+});
