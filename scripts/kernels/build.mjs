@@ -1,4 +1,3 @@
-#!/usr/bin/env node
 // Translates every kernel under src/core (x.glsl) into TypeScript beside it (x.gen.ts), which is not kept in the repository.
 //   build.mjs            make what is stale          build.mjs --watch   and again on every change
 // A kernel is annotated in comments:

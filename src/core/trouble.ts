@@ -8,7 +8,8 @@ export type TroubleCode =
   | 'too-slow'
   | 'superseded'
   | 'cancelled'
-  | 'drawing-failed';
+  | 'drawing-failed'
+  | 'effect-needs';
 
 /**
  * An error with a code that says what can be done. The code is the error's name, which survives the way between threads.

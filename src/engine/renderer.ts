@@ -14,8 +14,8 @@ import { evaluateAnimated } from '../core/time/animated';
 import { shotAt, viewMatrix, type Shot } from './camera';
 import { ADDITIVE, fullscreenMaterial, Quad, Stage } from './gl/quad';
 import { isSolid, LayerObjects, SMALL_PX, type DrawnObject, type Phases } from './layerObjects';
-import { FinishPass } from './passes/finish/finish';
-import { GlowPass } from './passes/glow/glow';
+import { EffectComposer } from './effects/chain';
+import type { Need } from './effects/program';
 import addFragment from './passes/resolve/add.frag.glsl?raw';
 import backdropFragment from './passes/resolve/backdrop.frag.glsl?raw';
 import skySource from './passes/sky/sky.glsl?raw';
@@ -44,6 +44,8 @@ export interface FrameRequest {
 
 /** Blur radius in pixels from which light is drawn into a half-size target; doubles per level. */
 const CRISP_PX = 10;
+/** What a frame holds for effects besides its light. */
+const OFFERS: ReadonlySet<Need> = new Set(['neighbours']);
 /** Slices of the shutter in which small particles are drawn when nothing solid can hide them. */
 const SMALL_SLICES = 4;
 
@@ -75,10 +77,9 @@ function eachDrawn(
  */
 export class Renderer {
   readonly three: THREE.WebGLRenderer;
+  private readonly effects: EffectComposer;
   private readonly stage = new Stage();
   private readonly quad = new Quad(this.stage);
-  private readonly glow = new GlowPass();
-  private readonly finish = new FinishPass();
   private targets: Targets | null = null;
   private piece: Piece | null = null;
   private readonly objects = new Map<string, LayerObjects>();
@@ -157,6 +158,7 @@ export class Renderer {
     this.three.autoClear = false;
     this.three.outputColorSpace = THREE.LinearSRGBColorSpace;
     this.three.info.autoReset = false;
+    this.effects = new EffectComposer({ renderer: this.three, quad: this.quad });
   }
 
   /** Whether the context was ever taken away since: a renderer does not outlive that, even when the context comes back. */
@@ -468,17 +470,17 @@ export class Renderer {
     u.uUsed.value = used.slice(0, 3);
     u.uBackdrop.value = !solid;
     this.quad.draw(this.three, this.resolve, targets.resolved);
-    const glow = this.glow.run(this.three, this.quad, targets, piece.look.glow);
-    this.finish.run(
-      this.three,
-      this.quad,
+    const { frames } = piece.lap;
+    this.effects.run(
+      piece.look.effects,
       targets.resolved,
-      glow,
       target,
-      piece,
-      request.frameIndex,
-      request.phase,
-      request.texture,
+      {
+        phase: request.phase,
+        frame: ((request.frameIndex % frames) + frames) % frames,
+        texture: request.texture,
+      },
+      OFFERS,
     );
   }
 
@@ -493,8 +495,7 @@ export class Renderer {
     for (const objects of this.objects.values()) objects.dispose();
     this.objects.clear();
     this.targets?.dispose();
-    this.glow.dispose();
-    this.finish.dispose();
+    this.effects.dispose();
     for (const material of [this.backdrop, this.add, this.resolve]) material.dispose();
     this.three.dispose();
   }

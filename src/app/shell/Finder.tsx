@@ -2,6 +2,7 @@ import { FLIGHT_HEADINGS } from '../../core/flight/form';
 import { isShown } from '../../core/forms';
 import { useMemo } from 'react';
 import { Autocomplete, Input, Menu, MenuItem, SearchField, useFilter } from 'react-aria-components';
+import { effectOf } from '../../core/look/effects/kinds';
 import { treatmentOf } from '../../core/treatments/kinds';
 import type { Part } from '../../core/forms/walk';
 import { partsOfPiece, type Piece } from '../../core/piece/schema';
@@ -43,7 +44,7 @@ function placeOf(
   { path }: Part,
   heading: string,
 ): { where: string; state: Parameters<typeof bench.patch>[0] } {
-  const [room, index, , k] = path;
+  const [room, index, list, k] = path;
   if (room === 'layers') {
     const layer = piece.layers[Number(index)];
     const treatment = typeof k === 'number' ? layer.treatments[k] : undefined;
@@ -52,7 +53,13 @@ function placeOf(
       state: { step: 'build', open: layer.id, ...(treatment ? { openTreatment: treatment.id } : {}) },
     };
   }
-  if (room === 'look') return { where: 'Look', state: { step: 'look', open: heading || 'Glow' } };
+  if (room === 'look') {
+    const of = typeof list === 'number' ? piece.look.effects[list] : undefined;
+    return {
+      where: of ? `Look · ${effectOf(of.kind).label}` : 'Look',
+      state: { step: 'look', open: of?.id ?? heading },
+    };
+  }
   return { where: 'Fly', state: { step: 'fly', open: heading || FLIGHT_HEADINGS.route.label } };
 }
 

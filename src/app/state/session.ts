@@ -1,5 +1,5 @@
 import { parsePiece } from '../../core/world/open';
-import type { Piece } from '../../core/piece/schema';
+import { DOCUMENT_VERSION, type Piece } from '../../core/piece/schema';
 import { saveFile } from '../shell/save';
 import { showLoops, showPiece } from '../shell/route';
 import { database } from '../../store/database';
@@ -10,7 +10,7 @@ import { askToPersist, storeTrouble } from '../../store/room';
 import { bench, STEPS, useBench, type Step } from './bench';
 import { releasePiece, stealPiece } from './claim';
 import { newId } from './edit';
-import { startHistory, unpackHistory, type History } from './history';
+import { startHistory, unpackHistory, type History, type StoredHistory } from './history';
 import { Keeper, type Standing } from './keeper';
 import { say, unsay } from './notices';
 import { hearTabs, tellTabs } from './tabs';
@@ -133,13 +133,20 @@ export interface Opened {
   step: Step;
 }
 
+/** A piece with the steps that were stored with it; those of an older version of the document fit it no longer. */
+const restored = (
+  piece: Piece,
+  version: number | undefined,
+  steps: StoredHistory | null | undefined,
+): History<Piece> => (steps && version === DOCUMENT_VERSION ? unpackHistory(piece, steps) : startHistory(piece));
+
 /** Takes up what a journal wrote down: as the piece's newest state, or beside it where both went on. */
 function adopt(entry: JournalEntry, stored: { mark?: string } | null): History<Piece> | null {
   const how = standingOf(entry, stored);
   const parsed = parsePiece({ format: 'isomorph', version: entry.version, piece: entry.piece });
   // what cannot be read stays written down, for a version that can
   if (!parsed.ok) return null;
-  if (how === 'follows') return entry.steps ? unpackHistory(parsed.piece, entry.steps) : startHistory(parsed.piece);
+  if (how === 'follows') return restored(parsed.piece, entry.version, entry.steps);
   journal.clear(entry.piece.id);
   if (how === 'arrived') return null;
   const apart = { ...parsed.piece, id: newId('piece'), name: `${parsed.piece.name}, recovered`.slice(0, 200) };
@@ -167,7 +174,7 @@ async function takeUp(id: string): Promise<boolean> {
   const parsed = readStored(found.record);
   if (!parsed.ok) return false;
   const { mark = '' } = found.record;
-  keeper.take(found.steps ? unpackHistory(parsed.piece, found.steps) : startHistory(parsed.piece), mark, mark);
+  keeper.take(restored(parsed.piece, found.record.version, found.steps), mark, mark);
   return true;
 }
 

@@ -37,17 +37,35 @@ export const partOf = <D extends Kind>(
   parts: partsOfKinds(of, false, words),
 });
 
-const listSchema = <T>(schema: z.ZodType<T>, most: number, must: boolean): z.ZodType<T[]> =>
-  must ? z.array(schema).max(most) : z.array(schema).max(most).default([]);
+/** More about a list than what may stand in it. */
+interface ListInfo<T> {
+  /** it may not be left out */
+  must?: boolean;
+  /** what it holds when it is left out; nothing where that is not said */
+  initial?(): T[];
+  /** what is wrong with it as a whole, in words */
+  trouble?(list: readonly T[]): string | null;
+}
 
-/** A list of parts of some kinds. @param must it may not be left out */
+function listSchema<T>(schema: z.ZodType<T>, most: number, { must, initial, trouble }: ListInfo<T>): z.ZodType<T[]> {
+  const own = z.array(schema).max(most);
+  const whole = !trouble
+    ? own
+    : own.superRefine((list, context) => {
+        const message = trouble(list);
+        if (message !== null) context.addIssue({ code: 'custom', message });
+      });
+  return must ? whole : whole.default(() => initial?.() ?? []);
+}
+
+/** A list of parts of some kinds. */
 export const listOf = <D extends Kind>(
   of: Kinds<D>,
   most: number,
   words: Parts['wordsOf'],
-  must = false,
+  info: ListInfo<KindValue<D>> = {},
 ): Field<KindValue<D>[]> => ({
-  schema: listSchema(of.schema, most, must),
+  schema: listSchema(of.schema, most, info),
   initial: [],
   control: null,
   parts: partsOfKinds(of, true, words),
@@ -55,7 +73,7 @@ export const listOf = <D extends Kind>(
 
 /** A list of parts of one form. */
 export const list = <T extends object>(form: Form<T>, most: number, words: Parts['wordsOf'] = UNNAMED): Field<T[]> => ({
-  schema: listSchema(form.schema, most, false),
+  schema: listSchema(form.schema, most, {}),
   initial: [],
   control: null,
   parts: { many: true, formOf: () => form, wordsOf: words },

@@ -1,44 +1,11 @@
-import { z } from 'zod';
-import { animated, choice, colour, flag, form, heading, number, type ValueOf, list, stored } from '../forms';
+import { animated, colour, form, heading, listOf, number, type ValueOf } from '../forms';
+import { effectOf, EFFECTS, effectsTrouble, standardEffects, type Effect } from './effects/kinds';
 
 const back = heading('Background');
 const air = heading('Air');
-const tone = heading('Tone');
 const rig = heading('Light');
-const finish = heading('Texture');
 
-export const GLOW = form({
-  id: stored(z.string()),
-  radius: number(0.02, {
-    label: 'Radius',
-    unit: '% of height',
-    min: 0.001,
-    max: 0.4,
-    comfort: 0.12,
-    display: 100,
-    decimals: 1,
-    hint: 'As a share of the shorter side of the frame, so it looks alike at every size.',
-  }),
-  threshold: number(0.6, {
-    label: 'From',
-    min: 0,
-    max: 100,
-    comfort: 3,
-    hint: 'Light above this glows, measured on the picture averaged over the glow’s own radius.',
-  }),
-  gain: number(0.3, {
-    label: 'Gain',
-    unit: '×',
-    min: 0,
-    max: 10,
-    comfort: 1.5,
-    hint: 'How much of that light is added around.',
-  }),
-  tint: colour('#ffffff', { label: 'Tint', hint: 'Colour the glow is multiplied by.' }),
-});
-export type GlowLayer = ValueOf<typeof GLOW>;
-
-export const LOOK_HEADINGS = { back, air, tone, rig, finish };
+export const LOOK_HEADINGS = { back, rig, air };
 
 export const LOOK = form({
   background: colour('#04070a', {
@@ -118,65 +85,9 @@ export const LOOK = form({
     group: air,
     hint: 'Things fade out within this many metres before the lens.',
   }),
-  exposure: animated(0, {
-    label: 'Exposure',
-    unit: 'EV',
-    min: -12,
-    max: 12,
-    comfort: 4,
-    group: tone,
-    hint: 'Each step doubles the light.',
-  }),
-  curve: choice(
-    'soft',
-    { soft: 'Soft shoulder', deep: 'Deep contrast', straight: 'Straight' },
-    { label: 'Curve', group: tone, hint: 'How bright light approaches white.' },
-  ),
-  saturation: number(1, {
-    label: 'Saturation',
-    unit: '×',
-    min: 0,
-    max: 3,
-    comfort: 2,
-    group: tone,
-    hint: '1 leaves colours as they are, 0 removes them.',
-  }),
-  glow: list(GLOW, 4),
-  vignette: number(0.25, {
-    label: 'Vignette',
-    unit: '%',
-    min: 0,
-    max: 1,
-    display: 100,
-    decimals: 0,
-    group: finish,
-    hint: 'How much darker the corners are.',
-  }),
-  grain: number(0.15, {
-    label: 'Grain',
-    unit: '%',
-    min: 0,
-    max: 1,
-    comfort: 0.6,
-    display: 100,
-    decimals: 0,
-    group: finish,
-    hint: 'Film grain; it repeats with the lap.',
-  }),
-  grainSize: number(0.002, {
-    label: 'Grain size',
-    unit: '% of height',
-    min: 0.0005,
-    max: 0.02,
-    display: 100,
-    decimals: 2,
-    group: finish,
-    hint: 'As a share of the shorter side of the frame.',
-  }),
-  dither: flag(true, {
-    label: 'Dither',
-    group: finish,
-    hint: 'One code value of noise, so that dark gradients do not band in 8 bits.',
+  effects: listOf(EFFECTS, 24, (effect) => effectOf((effect as Effect).kind).label, {
+    initial: standardEffects,
+    trouble: effectsTrouble,
   }),
 });
 export type Look = ValueOf<typeof LOOK>;

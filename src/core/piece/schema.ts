@@ -8,7 +8,7 @@ import { LOOK } from '../look/form';
 import { circlesOf, namesOf } from './references';
 
 /** Newest version of the document this program reads and the only one it writes. */
-export const DOCUMENT_VERSION = 3;
+export const DOCUMENT_VERSION = 4;
 
 const LAP = form({
   frames: stored(
@@ -36,7 +36,7 @@ export const PIECE = form({
     comfort: 30,
     hint: 'Metres after which the world repeats along the travel.',
   }),
-  layers: listOf(LAYERS, 64, (layer) => (layer as Layer).name, true),
+  layers: listOf(LAYERS, 64, (layer) => (layer as Layer).name, { must: true }),
   flight: given(FLIGHT, 'Camera'),
   look: given(LOOK, 'Look'),
   deliveries: list(DELIVERY, 32, () => 'Delivery'),

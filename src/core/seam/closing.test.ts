@@ -1,3 +1,4 @@
+import type { Tone } from '../look/effects/tone/tone';
 import { stateReport } from './report';
 import { handFields } from '../flight/handFields';
 import { layerElements } from '../world/layers';
@@ -8,6 +9,12 @@ import { PieceSchema, type Piece } from '../piece/schema';
 import { newTreatment, type Treatment } from '../treatments/kinds';
 import { cameraPose } from '../world/camera';
 import { applySymmetry, sceneSymmetry } from './symmetry';
+
+const toneOf = (p: Piece): Tone => {
+  const tone = p.look.effects.find((effect) => effect.kind === 'tone');
+  if (!tone) throw new Error('a look has a tone');
+  return tone;
+};
 
 // Properties over random pieces: everything the interface offers closes; what it does not offer is found.
 const unit = fc.double({ min: 0, max: 1, noNaN: true });
@@ -121,7 +128,7 @@ describe('random pieces', () => {
         'focus',
         (p) => (p.flight.focusM = { law: 'swing', middle: 4, reach: 1, cycles: 1.5, wave: 'sine', shift: 0.1 }),
       ],
-      ['exposure', (p) => (p.look.exposure = { law: 'wound', start: 0, perLap: 0.4 })],
+      ['exposure', (p) => (toneOf(p).exposure = { law: 'wound', start: 0, perLap: 0.4 })],
       ['drift', (p) => p.layers[0].treatments.push({ ...newTreatment('drift', 'faulty'), cycles: 2.4 } as Treatment)],
       ['twist', (p) => Object.assign(p.layers[1], { sides: 5, twist: 0.13 })],
       [

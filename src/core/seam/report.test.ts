@@ -1,3 +1,4 @@
+import type { Tone } from '../look/effects/tone/tone';
 import { stateReport } from './report';
 import { parsePiece } from '../world/open';
 import { readFileSync, readdirSync } from 'node:fs';
@@ -5,6 +6,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PieceSchema, type Layer, type Piece } from '../piece/schema';
 import { sceneSymmetry } from './symmetry';
+
+const toneOf = (p: Piece): Tone => {
+  const tone = p.look.effects.find((effect) => effect.kind === 'tone');
+  if (!tone) throw new Error('a look has a tone');
+  return tone;
+};
 
 const read = (name: string): Piece => {
   const parsed = parsePiece(JSON.parse(readFileSync(`demo/${name}`, 'utf8')));
@@ -71,9 +78,9 @@ describe('state half of the seam report', () => {
 
   it('names a swing that does not come back and one of the look', () => {
     const faulty = plant(tunnel, (p) => {
-      p.look.exposure = { law: 'swing', middle: 0, reach: 1, cycles: 1.5, wave: 'sine', shift: 0 };
+      toneOf(p).exposure = { law: 'swing', middle: 0, reach: 1, cycles: 1.5, wave: 'sine', shift: 0 };
     });
-    expect(failures(faulty)).toEqual(['value:look.exposure']);
+    expect(failures(faulty)).toEqual(['value:look.effects.2.exposure']);
   });
 
   it('names a twist that does not tile', () => {

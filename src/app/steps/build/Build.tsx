@@ -1,6 +1,5 @@
-import { Plus } from 'lucide-react';
-import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import { definitionOf, type LayerKind, LAYERS } from '../../../core/layers/kinds';
+import { AddMenu } from '../../parts/AddMenu';
 import { Boundary } from '../../parts/Boundary';
 import { Button } from '../../parts/Button';
 import { CardsHead } from '../../parts/CardsHead';
@@ -9,7 +8,6 @@ import { bench, usePiece } from '../../state/bench';
 import { LayerCard } from './LayerCard';
 import { MapBand } from './map/MapBand';
 import { addLayer, moveLayer, removeLayer } from './layerEdits';
-import menu from '../../parts/Menu.module.css';
 import styles from './Build.module.css';
 
 export const BuildBand = () => <MapBand />;
@@ -25,28 +23,10 @@ function add(kind: LayerKind): void {
 }
 
 /** Things are added by what they are for. */
-function AddMenu() {
-  return (
-    <MenuTrigger>
-      <Button>
-        <Plus size={14} /> Add
-      </Button>
-      <Popover className={menu.popover} placement="bottom end">
-        <Menu aria-label="Add a layer" className={menu.items} onAction={(kind) => add(kind as LayerKind)}>
-          {LAYERS.names.map((kind) => {
-            const { need, describe } = definitionOf(kind);
-            return (
-              <MenuItem key={kind} id={kind} textValue={need} className={styles.item}>
-                <b>{need}</b>
-                <span>{describe}</span>
-              </MenuItem>
-            );
-          })}
-        </Menu>
-      </Popover>
-    </MenuTrigger>
-  );
-}
+const KINDS = LAYERS.names.map((kind) => {
+  const { need, describe } = definitionOf(kind);
+  return { kind, label: need, describe };
+});
 
 /** The layers of the world. */
 export function BuildCards() {
@@ -54,7 +34,7 @@ export function BuildCards() {
   return (
     <>
       <CardsHead title="Layers">
-        <AddMenu />
+        <AddMenu words="Add" label="Add a layer" kinds={KINDS} onAdd={add} />
       </CardsHead>
       <Reorder
         ids={piece.layers.map(({ id }) => id)}

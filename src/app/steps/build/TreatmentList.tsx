@@ -1,42 +1,24 @@
 import { stepsOf } from '../../../core/world/steps';
-import { ChevronDown, ChevronRight, Eye, EyeOff, Plus, Trash2 } from 'lucide-react';
-import { Button as Pressable, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
+import { ChevronDown, ChevronRight, Eye, EyeOff, Trash2 } from 'lucide-react';
+import { Button as Pressable } from 'react-aria-components';
 import { definitionOf } from '../../../core/layers/kinds';
 import type { Layer, Piece } from '../../../core/piece/schema';
 import { treatmentOf, type Treatment, type TreatmentKind, TREATMENTS } from '../../../core/treatments/kinds';
+import { AddMenu } from '../../parts/AddMenu';
 import { Button } from '../../parts/Button';
 import { Inspector } from '../../parts/Inspector';
-import menu from '../../parts/Menu.module.css';
 import { Reorder, ReorderItem } from '../../parts/Reorder';
 import rows from '../../parts/Row.module.css';
 import { bench, useBench } from '../../state/bench';
-import build from './Build.module.css';
 import { addTreatment, moveTreatment, removeTreatment } from './treatmentEdits';
 import styles from './TreatmentList.module.css';
 
-function AddTreatment({ layer, onAdd }: { layer: Layer; onAdd(kind: TreatmentKind): void }) {
+/** The kinds of treatment that a layer can have. */
+function kindsFor(layer: Layer): { kind: TreatmentKind; label: string; describe: string }[] {
   const bodies = definitionOf(layer.kind).bodies?.(layer) === true;
-  const kinds = TREATMENTS.names.filter((kind) => bodies || !treatmentOf(kind).solidOnly);
-  return (
-    <MenuTrigger>
-      <Button>
-        <Plus size={14} /> Treat
-      </Button>
-      <Popover className={menu.popover} placement="bottom end">
-        <Menu aria-label="Add a treatment" className={menu.items} onAction={(kind) => onAdd(kind as TreatmentKind)}>
-          {kinds.map((kind) => {
-            const { label, describe } = treatmentOf(kind);
-            return (
-              <MenuItem key={kind} id={kind} textValue={label} className={build.item}>
-                <b>{label}</b>
-                <span>{describe}</span>
-              </MenuItem>
-            );
-          })}
-        </Menu>
-      </Popover>
-    </MenuTrigger>
-  );
+  return TREATMENTS.names
+    .map((kind) => ({ ...treatmentOf(kind), kind }))
+    .filter(({ solidOnly }) => bodies || !solidOnly);
 }
 
 /** The rules on a layer: a line each, opened in place, dragged into another order. */
@@ -53,7 +35,7 @@ export function TreatmentList({ piece, layer, index }: { piece: Piece; layer: La
     <section className={rows.group} aria-label="Treatments">
       <div className={styles.head}>
         <p className={rows.title}>Treatments</p>
-        <AddTreatment layer={layer} onAdd={add} />
+        <AddMenu words="Treat" label="Add a treatment" kinds={kindsFor(layer)} onAdd={add} />
       </div>
       <Reorder
         ids={treatments.map(({ id }) => id)}

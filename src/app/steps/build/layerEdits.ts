@@ -1,7 +1,7 @@
 import { definitionOf, type Layer, type LayerKind, presetLayer } from '../../../core/layers/kinds';
 import { PIECE, type Piece } from '../../../core/piece/schema';
 import { withoutNames } from '../../../core/piece/references';
-import { newId } from '../../state/edit';
+import { movedOver, newId } from '../../state/edit';
 
 const free = (piece: Piece, wanted: string): string => {
   const names = new Set(piece.layers.map(({ name }) => name));
@@ -46,11 +46,6 @@ export const removeLayer = (piece: Piece, id: string): Piece =>
 
 /** The layer moved to where another one is. */
 export function moveLayer(piece: Piece, id: string, over: string): Piece {
-  const from = piece.layers.findIndex((layer) => layer.id === id);
-  const to = piece.layers.findIndex((layer) => layer.id === over);
-  if (from < 0 || to < 0 || from === to) return piece;
-  const layers = [...piece.layers];
-  const [moved] = layers.splice(from, 1);
-  layers.splice(to, 0, moved);
-  return { ...piece, layers };
+  const layers = movedOver(piece.layers, id, over);
+  return layers === piece.layers ? piece : { ...piece, layers: [...layers] };
 }

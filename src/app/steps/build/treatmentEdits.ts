@@ -1,6 +1,6 @@
 import type { Layer, Piece } from '../../../core/piece/schema';
 import { newTreatment, type TreatmentKind } from '../../../core/treatments/kinds';
-import { newId } from '../../state/edit';
+import { movedOver, newId } from '../../state/edit';
 
 const withLayer = (piece: Piece, index: number, edit: (layer: Layer) => Layer): Piece => ({
   ...piece,
@@ -25,12 +25,5 @@ export const removeTreatment = (piece: Piece, index: number, id: string): Piece 
   withLayer(piece, index, (layer) => ({ ...layer, treatments: layer.treatments.filter((t) => t.id !== id) }));
 
 /** The treatment moved to where another one is. */
-export function moveTreatment(piece: Piece, index: number, id: string, over: string): Piece {
-  const { treatments } = piece.layers[index];
-  const from = treatments.findIndex((t) => t.id === id);
-  const to = treatments.findIndex((t) => t.id === over);
-  if (from < 0 || to < 0 || from === to) return piece;
-  const list = [...treatments];
-  list.splice(to, 0, ...list.splice(from, 1));
-  return withLayer(piece, index, (layer) => ({ ...layer, treatments: list }));
-}
+export const moveTreatment = (piece: Piece, index: number, id: string, over: string): Piece =>
+  withLayer(piece, index, (layer) => ({ ...layer, treatments: [...movedOver(layer.treatments, id, over)] }));

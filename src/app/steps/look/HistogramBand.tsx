@@ -4,6 +4,7 @@ import { Canvas, token } from '../../parts/Canvas';
 import { useBench, usePiece } from '../../state/bench';
 import { troubleWords } from '../../../core/trouble';
 import { overtaken, player } from '../../state/player';
+import { effectOf } from '../../../core/look/effects/kinds';
 import { TONE_STEPS, tonesOf, type Tones } from './histogram';
 import styles from './Look.module.css';
 
@@ -45,7 +46,7 @@ export function HistogramBand() {
       <div className={styles.chart}>
         <Canvas label="Histogram of brightness" draw={draw} />
       </div>
-      {piece.look.dither ? null : (
+      {piece.look.effects.some(({ kind, off }) => !off && effectOf(kind).smooths) ? null : (
         <p className={styles.warn}>Dither is off: dark gradients may show bands in 8-bit files.</p>
       )}
     </>

@@ -1,28 +1,22 @@
-import { GLOW, LOOK, LOOK_HEADINGS } from '../../../core/look/form';
-import { Plus, Trash2 } from 'lucide-react';
-import type { ReactNode } from 'react';
-import { evaluateAnimated } from '../../../core/time/animated';
+import { LOOK, LOOK_HEADINGS } from '../../../core/look/form';
+import { effectOf, EFFECTS, newEffect, type Effect, type EffectKind } from '../../../core/look/effects/kinds';
 import type { Piece } from '../../../core/piece/schema';
+import { evaluateAnimated } from '../../../core/time/animated';
+import { AddMenu } from '../../parts/AddMenu';
 import { Boundary } from '../../parts/Boundary';
-import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
+import { CardsHead } from '../../parts/CardsHead';
 import { Inspector } from '../../parts/Inspector';
+import { Reorder } from '../../parts/Reorder';
 import { bench, useBench, usePiece } from '../../state/bench';
-import { newId } from '../../state/edit';
+import { movedOver, newId } from '../../state/edit';
+import { EffectCard } from './EffectCard';
 import { LookDrawing } from './LookDrawing';
-import styles from './Look.module.css';
 
 export { HistogramBand as LookBand } from './HistogramBand';
 
 type LookGroup = keyof typeof LOOK_HEADINGS;
-
-/** Radii that stack well: narrow and bright, middle, wide and faint. */
-const NEXT_GLOW = [
-  { radius: 0.005, threshold: 0.8, gain: 0.5 },
-  { radius: 0.022, threshold: 0.35, gain: 0.35 },
-  { radius: 0.085, threshold: 0.12, gain: 0.3 },
-  { radius: 0.2, threshold: 0.05, gain: 0.2 },
-];
+const GROUPS = Object.keys(LOOK_HEADINGS) as LookGroup[];
 
 function summary(piece: Piece, phase: number, group: LookGroup): string {
   const { look } = piece;
@@ -33,25 +27,48 @@ function summary(piece: Piece, phase: number, group: LookGroup): string {
       return `${evaluateAnimated(look.rig, phase).toFixed(2)} × · ${look.rigKey}, soft boxes ${look.surround.toFixed(2)} ×`;
     case 'air':
       return `clear for ${evaluateAnimated(look.fogDistance, phase).toFixed(1)} m · drawn to ${look.reach.toFixed(0)} m`;
-    case 'tone': {
-      const ev = evaluateAnimated(look.exposure, phase);
-      return `${ev >= 0 ? '+' : ''}${ev.toFixed(2)} EV · ${look.curve === 'soft' ? 'soft shoulder' : look.curve === 'deep' ? 'deep contrast' : 'straight'}`;
-    }
-    case 'finish':
-      return `vignette ${Math.round(look.vignette * 100)} % · grain ${Math.round(look.grain * 100)} %`;
   }
 }
 
-/** Air, glow, tone and texture. */
+/** Kinds of effect that can be added: a look always has those it cannot be without. */
+const ADDED = EFFECTS.names.filter((kind) => !effectOf(kind).always).map((kind) => ({ ...effectOf(kind), kind }));
+
+const setEffects = (effects: readonly Effect[]): void => bench.set(['look', 'effects'], [...effects]);
+
+/** A new effect at the end of the list, opened. */
+function add(effects: readonly Effect[], kind: EffectKind): void {
+  const id = newId('effect');
+  setEffects([...effects, newEffect(kind, id)]);
+  bench.patch({ open: id });
+}
+
+/** Background, light and air; then what is done to the picture, in order. */
 export function LookCards() {
   const piece = usePiece();
-  const bounded = (name: string, card: ReactNode) => (
-    <Boundary key={name} what={`The card ${name}`} of={piece}>
-      {card}
-    </Boundary>
+  const { effects } = piece.look;
+  return (
+    <>
+      {GROUPS.map((group) => (
+        <Boundary key={group} what={`The card ${LOOK_HEADINGS[group].label}`} of={piece}>
+          <LookCard group={group} />
+        </Boundary>
+      ))}
+      <CardsHead title="Effects">
+        <AddMenu words="Add" label="Add an effect" kinds={ADDED} onAdd={(kind) => add(effects, kind)} />
+      </CardsHead>
+      <Reorder ids={effects.map(({ id }) => id)} onMove={(id, over) => setEffects(movedOver(effects, id, over))}>
+        {effects.map((effect, index) => (
+          <Boundary key={effect.id} what={`The card ${effectOf(effect.kind).label}`} of={piece}>
+            <EffectCard
+              effect={effect}
+              index={index}
+              onRemove={() => setEffects(effects.filter(({ id }) => id !== effect.id))}
+            />
+          </Boundary>
+        ))}
+      </Reorder>
+    </>
   );
-  const card = (group: LookGroup) => bounded(LOOK_HEADINGS[group].label, <LookCard group={group} />);
-  return [card('back'), card('rig'), card('air'), bounded('Glow', <GlowCard />), card('tone'), card('finish')];
 }
 
 function LookCard({ group }: { group: LookGroup }) {
@@ -70,56 +87,6 @@ function LookCard({ group }: { group: LookGroup }) {
       onToggle={() => bench.patch({ open: shown ? null : heading.label })}
     >
       <Inspector form={LOOK} path={['look']} groups={[heading]} />
-    </Card>
-  );
-}
-
-function GlowCard() {
-  const piece = usePiece();
-  const open = useBench((state) => state.open === 'Glow');
-  const { glow } = piece.look;
-  const add = (): void => {
-    const start = NEXT_GLOW[Math.min(glow.length, NEXT_GLOW.length - 1)];
-    bench.set(['look', 'glow'], [...glow, { id: newId('glow'), tint: '#ffffff', ...start }]);
-  };
-  return (
-    <Card
-      title="Glow"
-      summary={
-        glow.length === 0
-          ? 'none'
-          : glow.map(({ radius }) => `${Number((radius * 100).toFixed(1))} %`).join(' + ') + ' of the height'
-      }
-      drawing={<LookDrawing name="glow" look={piece.look} />}
-      open={open}
-      onToggle={() => bench.patch({ open: open ? null : 'Glow' })}
-    >
-      {glow.map(({ id }, index) => (
-        <div key={id} className={styles.glow}>
-          <p className={styles.title}>
-            Glow {index + 1}
-            <Button
-              kind="bare"
-              label={`Remove glow ${index + 1}`}
-              onPress={() =>
-                bench.set(
-                  ['look', 'glow'],
-                  glow.filter((layer) => layer.id !== id),
-                )
-              }
-            >
-              <Trash2 size={14} />
-            </Button>
-          </p>
-          <Inspector form={GLOW} path={['look', 'glow', index]} />
-        </div>
-      ))}
-      <footer className={styles.foot}>
-        <Button isDisabled={glow.length >= 4} onPress={add}>
-          <Plus size={14} /> Add a glow
-        </Button>
-        {glow.length >= 4 ? <span>four is the most</span> : null}
-      </footer>
     </Card>
   );
 }

@@ -1,4 +1,4 @@
-import { isJson, taken, type Json } from './json';
+import { isJson, stated, taken, type Json } from './json';
 
 /** The hands that version 2 knew, by name: largest swings in metres and degrees, and their rate in hertz. */
 const HANDS: Readonly<Record<string, { metres: number[]; degrees: number[]; hz: number }>> = {
@@ -19,10 +19,6 @@ function swingsOf(name: unknown): Json {
     ]),
   );
 }
-
-/** Those of some fields that were stated. */
-const stated = (fields: Json): Json =>
-  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
 
 function flightOfVersion2(flight: Json): Json {
   const { values, rest } = taken(

@@ -12,3 +12,7 @@ export function taken(from: Json, ...names: readonly string[]): { values: unknow
     rest: Object.fromEntries(Object.entries(from).filter(([name]) => !names.includes(name))),
   };
 }
+
+/** Those of some fields that were stated. */
+export const stated = (fields: Json): Json =>
+  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));

@@ -1,0 +1,34 @@
+import { Plus } from 'lucide-react';
+import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
+import { Button } from './Button';
+import styles from './Menu.module.css';
+
+interface Props<K extends string> {
+  /** on the button */
+  words: string;
+  /** of the menu, for those who hear it */
+  label: string;
+  kinds: readonly { kind: K; label: string; describe: string }[];
+  onAdd(kind: K): void;
+}
+
+/** A button with a menu of kinds, each with a sentence about it. */
+export function AddMenu<K extends string>({ words, label, kinds, onAdd }: Props<K>) {
+  return (
+    <MenuTrigger>
+      <Button>
+        <Plus size={14} /> {words}
+      </Button>
+      <Popover className={styles.popover} placement="bottom end">
+        <Menu aria-label={label} className={styles.items} onAction={(kind) => onAdd(kind as K)}>
+          {kinds.map(({ kind, label: name, describe }) => (
+            <MenuItem key={kind} id={kind} textValue={name} className={styles.item}>
+              <b>{name}</b>
+              <span>{describe}</span>
+            </MenuItem>
+          ))}
+        </Menu>
+      </Popover>
+    </MenuTrigger>
+  );
+}

@@ -1,0 +1,75 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { parsePiece } from '../../world/open';
+import { LOOK } from '../form';
+import { actingEffects, effectOf, EFFECTS, effectsTrouble, newEffect, standardEffects, type Effect } from './kinds';
+
+const kindsOf = (effects: readonly Effect[]): string[] => effects.map(({ kind }) => kind);
+
+describe('the effects of a look', () => {
+  it('a new look has one of each, tone among them, each with an id of its own', () => {
+    const { effects } = LOOK.schema.parse({});
+    expect(kindsOf(effects)).toEqual([...EFFECTS.names]);
+    expect(new Set(effects.map(({ id }) => id)).size).toBe(effects.length);
+    expect(effectsTrouble(effects)).toBeNull();
+  });
+
+  it('act on light first, then bring it to the display, then on that; within each as the list says', () => {
+    const list = [newEffect('grain', 'a'), newEffect('tone', 'b'), newEffect('vignette', 'c'), newEffect('glow', 'd')];
+    expect(actingEffects(list).map(({ id }) => id)).toEqual(['c', 'd', 'b', 'a']);
+    expect(actingEffects([{ ...list[0], off: true }, list[1]]).map(({ id }) => id)).toEqual(['b']);
+  });
+
+  it.each([
+    ['no tone', (all: Effect[]) => all.filter(({ kind }) => kind !== 'tone'), 'needs tone exactly once'],
+    ['two tones', (all: Effect[]) => [...all, newEffect('tone', 'again')], 'needs tone exactly once'],
+    [
+      'a tone that is off',
+      (all: Effect[]) => all.map((e) => (e.kind === 'tone' ? { ...e, off: true } : e)),
+      'may not switch tone off',
+    ],
+    ['two of one id', (all: Effect[]) => [...all, newEffect('glow', 'glow')], 'names two effects "glow"'],
+  ])('%s is refused in words', (_, change, words) => {
+    const look = { effects: change(standardEffects()) };
+    const parsed = LOOK.schema.safeParse(look);
+    expect(parsed.error?.issues.map(({ message }) => message)).toEqual([words]);
+  });
+
+  it('every kind says in a few words what it does', () => {
+    for (const kind of EFFECTS.names) {
+      const said = effectOf(kind).summary(newEffect(kind, kind), 0.3);
+      expect(said.length).toBeGreaterThan(2);
+      expect(said).not.toMatch(/undefined|NaN/);
+    }
+  });
+});
+
+describe('pieces of version 3', () => {
+  const demos = readdirSync('demo').map(
+    (file) =>
+      JSON.parse(readFileSync(`demo/${file}`, 'utf8')) as { version: number; piece: { look: Record<string, unknown> } },
+  );
+
+  it('keep what their look said of each effect', () => {
+    let seen = 0;
+    for (const document of demos.filter(({ version }) => version === 3)) {
+      const parsed = parsePiece(document);
+      if (!parsed.ok) throw new Error(parsed.problems[0].what);
+      expect(parsed.unknown).toEqual([]);
+      const [glow, vignette, tone, grain, dither] = parsed.piece.look.effects;
+      const { look } = document.piece;
+      expect(glow).toMatchObject({ kind: 'glow', layers: look.glow ?? [] });
+      expect(vignette).toMatchObject({ kind: 'vignette', amount: look.vignette ?? 0.25 });
+      expect(tone).toMatchObject({
+        kind: 'tone',
+        exposure: look.exposure ?? 0,
+        curve: look.curve ?? 'soft',
+        saturation: look.saturation ?? 1,
+      });
+      expect(grain).toMatchObject({ kind: 'grain', amount: look.grain ?? 0.15, size: look.grainSize ?? 0.002 });
+      expect(dither).toMatchObject({ kind: 'dither', off: look.dither === false });
+      seen++;
+    }
+    expect(seen).toBeGreaterThan(10);
+  });
+});

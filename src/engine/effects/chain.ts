@@ -1,0 +1,158 @@
+import * as THREE from 'three';
+import { joinSources } from '../../core/kernel/kernel';
+import { actingEffects, effectOf, type Effect } from '../../core/look/effects/kinds';
+import { Trouble } from '../../core/trouble';
+import { fullscreenMaterial } from '../gl/quad';
+import { floatTarget } from '../targets';
+import type { FrameInfo, Gpu, Need, RunningEffect } from './program';
+import { programOf } from './programs';
+
+/** Chains that are kept beside the one in use: switching an effect off and on again compiles nothing. */
+const KEPT = 6;
+
+/** Effects that follow one another in one program. */
+interface Stretch {
+  effects: { index: number; running: RunningEffect<Effect> }[];
+  material: THREE.RawShaderMaterial;
+}
+
+type Picture = Pick<THREE.WebGLRenderTarget, 'width' | 'height'>;
+
+/** Where the names of an effect's GLSL stand for those of its place in the chain. */
+const placed = (text: string, index: number): string => text.replaceAll('effect_', `e${index}_`);
+
+function program(effects: readonly Effect[], from: number, last: boolean): string {
+  const own = effects.map((effect, k) => ({ ...programOf(effect.kind), index: from + k }));
+  return [
+    joinSources(...own.map(({ sources = {} }) => sources)),
+    'uniform sampler2D uSource;',
+    'uniform vec2 uPicture;',
+    'uniform uint uFrame;         // index within the lap: noise repeats with it',
+    'in vec2 vUv;',
+    'out vec4 outColour;',
+    ...own.map(({ glsl, index }) => placed(glsl, index)),
+    'void main() {',
+    '  vec3 c = texture(uSource, vUv).rgb;',
+    '  float gain = 1.0;',
+    ...own.map(({ index }) => `  e${index}_apply(c, gain);`),
+    last ? '  outColour = vec4(clamp(c, 0.0, 1.0), 1.0);' : '  outColour = vec4(c * gain, 1.0);',
+    '}',
+  ].join('\n');
+}
+
+/** The stretches of a chain: a new one begins before an effect that looks at the neighbours of a picture already changed. */
+function stretches(effects: readonly Effect[]): number[] {
+  const starts = [0];
+  effects.forEach(({ kind }, i) => {
+    if (i > 0 && programOf(kind).needs.includes('neighbours')) starts.push(i);
+  });
+  return starts;
+}
+
+/** The programs that draw one order of effects. */
+class Chain {
+  private readonly stretches: Stretch[];
+  private between: THREE.WebGLRenderTarget[] = [];
+
+  constructor(
+    private readonly gpu: Gpu,
+    effects: readonly Effect[],
+  ) {
+    const starts = stretches(effects);
+    this.stretches = starts.map((from, s) => {
+      const to = starts[s + 1] ?? effects.length;
+      const own = effects.slice(from, to);
+      const running = own.map(({ kind }, k) => ({ index: from + k, running: programOf(kind).make(gpu) }));
+      const uniforms: Record<string, THREE.IUniform> = {
+        uSource: { value: null },
+        uPicture: { value: new THREE.Vector2() },
+        uFrame: { value: 0 },
+      };
+      for (const { index, running: effect } of running)
+        for (const [name, uniform] of Object.entries(effect.uniforms)) uniforms[placed(name, index)] = uniform;
+      return { effects: running, material: fullscreenMaterial(program(own, from, to === effects.length), uniforms) };
+    });
+  }
+
+  /** A picture of the same size, for what one stretch hands to the next. */
+  private room(at: number, { width, height }: Picture): THREE.WebGLRenderTarget {
+    const known = this.between.at(at % 2);
+    if (known?.width === width && known.height === height) return known;
+    known?.dispose();
+    return (this.between[at % 2] = floatTarget(width, height));
+  }
+
+  run(
+    effects: readonly Effect[],
+    light: THREE.WebGLRenderTarget,
+    target: THREE.WebGLRenderTarget | null,
+    frame: FrameInfo,
+  ): void {
+    let source = light;
+    this.stretches.forEach(({ effects: own, material }, s) => {
+      for (const { index, running } of own) running.prepare(effects[index], source, frame);
+      const last = s === this.stretches.length - 1;
+      const to = last ? target : this.room(s, light);
+      const { uSource, uPicture, uFrame } = material.uniforms;
+      uSource.value = source.texture;
+      (uPicture.value as THREE.Vector2).set(light.width, light.height);
+      uFrame.value = frame.frame;
+      this.gpu.quad.draw(this.gpu.renderer, material, to);
+      if (to) source = to;
+    });
+  }
+
+  dispose(): void {
+    for (const { effects, material } of this.stretches) {
+      for (const { running } of effects) running.dispose();
+      material.dispose();
+    }
+    for (const target of this.between) target.dispose();
+    this.between = [];
+  }
+}
+
+/** Puts the effects of a look in order, checks that they can have what they need, and draws them. */
+export class EffectComposer {
+  private readonly chains = new Map<string, Chain>();
+
+  constructor(private readonly gpu: Gpu) {}
+
+  /**
+   * From the linear light of a frame to code values.
+   * @param offers what the frame holds besides its light
+   * @throws Trouble `effect-needs` naming the effect that needs what the frame does not hold
+   */
+  run(
+    effects: readonly Effect[],
+    light: THREE.WebGLRenderTarget,
+    target: THREE.WebGLRenderTarget | null,
+    frame: FrameInfo,
+    offers: ReadonlySet<Need>,
+  ): void {
+    const acting = actingEffects(effects);
+    for (const { kind } of acting)
+      for (const need of programOf(kind).needs)
+        if (!offers.has(need))
+          throw new Trouble(
+            'effect-needs',
+            `${effectOf(kind).label} needs the ${need} of the picture, which this one does not hold`,
+          );
+    const key = acting.map(({ kind }) => kind).join(' ');
+    const chain = this.chains.get(key) ?? new Chain(this.gpu, acting);
+    // the one in use is the youngest
+    this.chains.delete(key);
+    this.chains.set(key, chain);
+    for (const [name, old] of this.chains) {
+      if (this.chains.size <= KEPT) break;
+      old.dispose();
+      this.chains.delete(name);
+    }
+    chain.run(acting, light, target, frame);
+  }
+
+  dispose(): void {
+    for (const chain of this.chains.values()) chain.dispose();
+    this.chains.clear();
+  }
+}

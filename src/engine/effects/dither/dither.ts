@@ -1,0 +1,18 @@
+import type { Dither } from '../../../core/look/effects/dither/dither';
+import { sources } from '../../../core/random/hash.gen';
+import type { EffectProgram } from '../program';
+import glsl from './dither.glsl?raw';
+
+export const dither: EffectProgram<Dither> = {
+  needs: [],
+  glsl,
+  sources,
+  make() {
+    const uniforms = { effect_steps: { value: 0 } };
+    return {
+      uniforms,
+      prepare: ({ steps }, _, { texture }) => (uniforms.effect_steps.value = texture ? steps : 0),
+      dispose: () => undefined,
+    };
+  },
+};

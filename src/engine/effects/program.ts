@@ -1,0 +1,41 @@
+import type * as THREE from 'three';
+import type { Quad } from '../gl/quad';
+
+/** What an effect may ask for besides the pixel it changes. */
+export type Need = 'neighbours' | 'depth' | 'normal';
+
+/** What effects draw with. */
+export interface Gpu {
+  renderer: THREE.WebGLRenderer;
+  quad: Quad;
+}
+
+/** Of the frame that is finished. */
+export interface FrameInfo {
+  phase: number;
+  /** index within the lap, for what repeats with it */
+  frame: number;
+  /** draw what is noise by nature; off for measurements, which must not see it */
+  texture: boolean;
+}
+
+/** An effect of one place in a chain, on the GPU. */
+export interface RunningEffect<E> {
+  /** by the names the program's GLSL gives them */
+  uniforms: Record<string, THREE.IUniform>;
+  /** sets the uniforms, and draws beforehand what the GLSL reads, from the picture as it is when the effect's turn comes */
+  prepare(effect: E, source: THREE.WebGLRenderTarget, frame: FrameInfo): void;
+  dispose(): void;
+}
+
+/**
+ * How one kind of effect is drawn. What is done to single pixels is a piece of GLSL, so that effects that follow one another
+ * are one program: `void effect_apply(inout vec3 c, inout float gain)`, where `gain` is what light is still to be multiplied by. All names of
+ * its own begin with `effect_`; it may use vUv, uPicture (pixels), uFrame and what it lists as sources.
+ */
+export interface EffectProgram<E> {
+  needs: readonly Need[];
+  glsl: string;
+  sources?: Record<string, string>;
+  make(gpu: Gpu): RunningEffect<E>;
+}
