@@ -1,17 +1,10 @@
 import { kinds, type KindValue } from '../forms';
+import { LIST } from './list';
 import { newTreatment } from '../treatments/kinds';
-import { backdrop } from './backdrop/backdrop';
-import { copies } from './copies/copies';
 import type { LayerDefinition, Offer } from './definition';
-import { field } from './field/field';
-import { ground } from './ground/ground';
-import { links } from './links/links';
-import { plants } from './plants/plants';
-import { stream } from './stream/stream';
-import { tunnel } from './tunnel/tunnel';
 
-/** Every kind of layer, in the order they are offered. A new kind is a folder and its name here. */
-export const LAYERS = kinds(field, tunnel, copies, links, stream, ground, plants, backdrop);
+/** Every kind: see list.ts. */
+export const LAYERS = kinds(...LIST);
 
 export type Layer = KindValue<(typeof LAYERS)['list'][number]>;
 export type LayerKind = Layer['kind'];

@@ -1,13 +1,9 @@
 import { kinds, type KindValue } from '../../forms';
+import { LIST } from './list';
 import { SPACES, type EffectDefinition } from './definition';
-import { dither } from './dither/dither';
-import { glow } from './glow/glow';
-import { grain } from './grain/grain';
-import { tone } from './tone/tone';
-import { vignette } from './vignette/vignette';
 
-/** Every kind of effect, in the order they are offered. A new kind is a folder and its name here, and its program in the engine. */
-export const EFFECTS = kinds(glow, vignette, tone, grain, dither);
+/** Every kind: see list.ts. */
+export const EFFECTS = kinds(...LIST);
 
 export type Effect = KindValue<(typeof EFFECTS)['list'][number]>;
 export type EffectKind = Effect['kind'];

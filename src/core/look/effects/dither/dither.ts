@@ -23,5 +23,5 @@ export const dither: EffectDefinition<Dither> = {
   form: DitherForm,
   space: 'display',
   smooths: true,
-  summary: ({ steps }) => `${Number(steps.toFixed(1))} code values`,
+  summary: ({ steps }) => `${Number(steps.toFixed(1))} code value${steps === 1 ? '' : 's'}`,
 };

@@ -1,0 +1,11 @@
+import { backdrop } from './backdrop/backdrop';
+import { copies } from './copies/copies';
+import { field } from './field/field';
+import { ground } from './ground/ground';
+import { links } from './links/links';
+import { plants } from './plants/plants';
+import { stream } from './stream/stream';
+import { tunnel } from './tunnel/tunnel';
+
+/** Every kind of layer, in the order they are offered. A new kind is a folder and its name here. */
+export const LIST = [field, tunnel, copies, links, stream, ground, plants, backdrop] as const;

@@ -1,0 +1,94 @@
+import { describe, expect, it, vi } from 'vitest';
+import { headingsOf } from '../../src/core/forms';
+import { newLayer, presetLayer, LAYERS, definitionOf, type LayerKind } from '../../src/core/layers/kinds';
+import { effectOf, EFFECTS } from '../../src/core/look/effects/kinds';
+import { toDocument } from '../../src/core/piece/document';
+import { partsOfPiece, PieceSchema, type Piece } from '../../src/core/piece/schema';
+import { retimed } from '../../src/core/piece/retime';
+import { siblingOf } from '../../src/core/piece/siblings';
+import { mendValues } from '../../src/core/seam/values';
+import { stateReport } from '../../src/core/seam/report';
+import { TREATMENTS, treatmentOf } from '../../src/core/treatments/kinds';
+import { layerBatch } from '../../src/core/world/batch';
+import { parsePiece } from '../../src/core/world/open';
+import { stepsBelow } from '../../src/core/world/steps';
+import { gripsOf } from '../../src/app/steps/build/map/handles';
+
+// One line each: a kind that is in its list is known everywhere.
+vi.mock('../../src/core/layers/list', async (list) => {
+  const { beads } = await import('./beads');
+  return { LIST: [...(await list<{ LIST: [] }>()).LIST, beads] };
+});
+vi.mock('../../src/core/treatments/list', async (list) => {
+  const { hush } = await import('./hush');
+  return { LIST: [...(await list<{ LIST: [] }>()).LIST, hush] };
+});
+vi.mock('../../src/core/look/effects/list', async (list) => {
+  const { invert } = await import('./invert');
+  return { LIST: [...(await list<{ LIST: [] }>()).LIST, invert] };
+});
+
+const raw = (more: object = {}): object => ({
+  id: 'p',
+  name: 'Made up',
+  lap: { frames: 48, rate: { num: 24, den: 1 } },
+  layers: [{ kind: 'beads', id: 'row', name: 'Row', treatments: [{ kind: 'hush', id: 'h' }], ...more }],
+  flight: {},
+  look: {
+    effects: [
+      { kind: 'tone', id: 't' },
+      { kind: 'invert', id: 'i', amount: 0.5 },
+    ],
+  },
+});
+const piece = (more: object = {}): Piece => PieceSchema.parse(raw(more));
+
+describe('kinds from one file each', () => {
+  it('are listed, with their words, presets and rows', () => {
+    expect(LAYERS.names).toContain('beads');
+    expect(TREATMENTS.names).toContain('hush');
+    expect(EFFECTS.names).toContain('invert');
+    expect(definitionOf('beads').need).toBe('String beads');
+    expect(treatmentOf('hush').label).toBe('Hush');
+    expect(effectOf('invert').space).toBe('display');
+    expect(headingsOf(definitionOf('beads').form).map(({ label }) => label)).toEqual(['Row', 'Chance']);
+    const made = presetLayer('beads' as LayerKind, 0, { id: 'a', name: 'A', seed: 4 });
+    expect(made).toMatchObject({ kind: 'beads', count: 24, seed: 4 });
+    expect(gripsOf(newLayer('beads' as LayerKind, 'a', 'A'))).toEqual(['move']);
+  });
+
+  it('have elements, which the treatment acts on, in an even row', () => {
+    const { count, position, light } = layerBatch(piece(), 'row', 0.2);
+    expect(count).toBe(12);
+    const ahead = Array.from({ length: count }, (_, i) => -position[i * 3 + 2]).sort((a, b) => a - b);
+    ahead.slice(1).forEach((z, i) => expect(z - ahead[i]).toBeCloseTo(8 / 12, 4));
+    // not all alike: waves pass
+    expect(Math.max(...light) - Math.min(...light)).toBeGreaterThan(0.2);
+  });
+
+  it('are proved at the seam, and mended by their own steps', () => {
+    expect(stateReport(piece()).ok).toBe(true);
+    const open = piece({ windings: 2.4 });
+    const [finding] = stateReport(open).findings.filter(({ ok }) => !ok);
+    expect(finding).toMatchObject({ id: 'value:layers.0.windings', repair: { value: 2 } });
+    expect(stateReport(mendValues(open)).ok).toBe(true);
+  });
+
+  it('are parts of the piece: unknown fields, retiming, siblings and documents know them', () => {
+    const words = partsOfPiece(piece()).map((part) => part.words.join(' / '));
+    expect(words).toEqual(expect.arrayContaining(['Row', 'Row / Hush', 'Look / Invert']));
+    const parsed = parsePiece(JSON.parse(JSON.stringify(toDocument(piece({ odd: 1 })))));
+    expect(parsed).toMatchObject({ ok: true, unknown: ['layers.0.odd'] });
+    expect(retimed(piece(), { ...piece().lap, frames: 96 }).layers).toEqual(piece().layers);
+    const [layer] = piece().layers;
+    const kin = { form: definitionOf('beads').form, steps: stepsBelow(piece(), ['layers', 0]) };
+    const sibling = siblingOf(layer, kin, { seed: 3, boldness: 1 });
+    expect(sibling).not.toEqual(layer);
+    expect(LAYERS.schema.safeParse(sibling).success).toBe(true);
+  });
+
+  it('bad values are refused by name', () => {
+    const parsed = PieceSchema.safeParse(raw({ count: 0 }));
+    expect(parsed.error?.issues[0]).toMatchObject({ path: ['layers', 0, 'count'] });
+  });
+});
