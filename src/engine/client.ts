@@ -15,4 +15,4 @@ export const startEngine = (): EngineClient =>
 export { workerUrl as engineUrl };
 export { Lane } from './work/lane';
 export { proxy, transfer } from 'comlink';
-export type { EngineApi, EngineClient, EngineTrouble, LiveListener, LiveStatus, LiveView } from './protocol';
+export type { EngineApi, EngineClient, LiveListener, LiveStatus, LiveView } from './protocol';

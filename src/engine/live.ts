@@ -1,6 +1,6 @@
 import type { Piece } from '../core/piece/schema';
 import { framePhase, lapSeconds, rateHz, wrapPhase } from '../core/time/lap';
-import { troubleWords } from '../core/trouble';
+import { asTrouble } from '../core/trouble';
 import type { LiveListener, LiveView } from './protocol';
 import { Renderer, type FrameRequest } from './renderer';
 
@@ -88,7 +88,7 @@ export class LivePicture {
       }
     } catch (error) {
       // what fails while its context is being taken away is told as that
-      if (!this.renderer.lost) this.listener.trouble({ code: 'drawing-failed', detail: troubleWords(error) });
+      if (!this.renderer.lost) this.listener.trouble(asTrouble(error, 'drawing-failed'));
     } finally {
       this.running = false;
     }

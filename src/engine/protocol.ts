@@ -1,6 +1,7 @@
 import type { StateReport } from '../core/seam/report';
 import type { Clearance } from '../core/world/clearance';
 import type { Comfort } from '../core/world/comfort';
+import type { Trouble } from '../core/trouble';
 import type { Piece } from '../core/piece/schema';
 import type { Guarded } from './work/guard';
 import type { PictureReport } from './seam/pictureReport';
@@ -42,15 +43,9 @@ export interface LiveStatus {
   scale: number;
 }
 
-export type EngineTrouble = {
-  code:
-    'no-webgl2' | 'no-float-targets' | 'context-lost' | 'context-gone' | 'drawing-failed' | 'stopped' | 'not-started';
-  detail: string;
-};
-
 export interface LiveListener {
   status(status: LiveStatus): void;
-  trouble(trouble: EngineTrouble | null): void;
+  trouble(trouble: Trouble | null): void;
 }
 
 /** A single finished frame. */
@@ -89,7 +84,7 @@ export interface EngineApi {
   /** how a flight feels, and how near it comes to things; off the page's thread */
   comfort(piece: Piece): Comfort;
   clearance(piece: Piece): Clearance;
-  elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array>;
+  elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array[]>;
   /** milliseconds a frame takes, drawing finished, over so many frames from the request's on; for benches */
   pace(request: StillRequest, frames: number): Promise<number>;
   /** runs a kernel check on the GPU: see gl/probe.ts */

@@ -276,17 +276,22 @@ export class Renderer {
     return out;
   }
 
-  /** Element positions as the GPU has them: x, y, z, size for each element of one tile. */
-  readElements(layerId: string, phase: number, share = 1): Float32Array {
+  /**
+   * The elements of one tile as the GPU has them, four numbers an element in each list: position and size; colour times light,
+   * and how far it is there; where they turn, rotation; and key and order.
+   */
+  readElements(layerId: string, phase: number, share = 1): Float32Array[] {
     const layer = this.piece?.layers.find((candidate) => candidate.id === layerId);
     if (!this.piece || !layer) throw new RangeError(`the piece has no layer "${layerId}"`);
     const objects = LayerObjects.fitting(this.objects.get(layerId), this.piece, layer, share, this.view);
     this.objects.set(layerId, objects);
     objects.update(this.three, this.quad, this.piece, layer, [phase, phase, phase]);
     const target = objects.elements.target(0);
-    const out = new Float32Array(target.width * target.height * 4);
-    this.three.readRenderTargetPixels(target, 0, 0, target.width, target.height, out);
-    return out.subarray(0, objects.elements.count * 4);
+    return target.textures.map((_, i) => {
+      const out = new Float32Array(target.width * target.height * 4);
+      this.three.readRenderTargetPixels(target, 0, 0, target.width, target.height, out, 0, i);
+      return out.subarray(0, objects.elements.count * 4);
+    });
   }
 
   /** Waits until the GPU has finished; blocks this worker, never the page. */

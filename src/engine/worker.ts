@@ -4,21 +4,15 @@ import { framePhase } from '../core/time/lap';
 import { LayerObjects } from './layerObjects';
 import { LivePicture } from './live';
 import { probe } from './gl/probe';
-import type { EngineApi, EngineTrouble, LiveListener, LiveView, StillRequest } from './protocol';
+import type { EngineApi, LiveListener, LiveView, StillRequest } from './protocol';
 import { Renderer, type FrameRequest } from './renderer';
 import { measureSeam } from './seam/measure';
 import { sayStarted } from './work/alive';
-import { Trouble, troubleCode, troubleWords } from '../core/trouble';
+import { asTrouble, Trouble } from '../core/trouble';
+import { letTroublesCross } from './work/crossing';
 import { flightClearance, type Clearance } from '../core/world/clearance';
 import { flightComfort, type Comfort } from '../core/world/comfort';
 import type { Piece } from '../core/piece/schema';
-
-const CODES = ['no-webgl2', 'no-float-targets', 'context-lost'] as const;
-
-const troubleOf = (error: unknown): EngineTrouble => ({
-  code: CODES.find((code) => troubleCode(error) === code) ?? 'drawing-failed',
-  detail: troubleWords(error),
-});
 
 /** Rests before a picture whose context was lost is drawn again by a renderer made anew, in milliseconds. */
 const AGAIN_MS = [0, 150, 400, 1000, 2000];
@@ -64,7 +58,7 @@ class EngineWorker implements EngineApi {
         if (this.lastPiece) this.live.setPiece(this.lastPiece);
         if (this.lastView) this.live.setView(this.lastView);
       } catch (error) {
-        listener.trouble(troubleOf(error));
+        listener.trouble(asTrouble(error, 'drawing-failed'));
       }
     };
     canvas.addEventListener('webglcontextlost', (event) => {
@@ -73,10 +67,10 @@ class EngineWorker implements EngineApi {
       this.live = null;
       this.liveRenderer?.dispose();
       this.liveRenderer = null;
-      listener.trouble({ code: 'context-lost', detail: 'the graphics driver took its context away' });
+      listener.trouble(new Trouble('context-lost', 'the graphics driver took its context away'));
       clearTimeout(gone);
       gone = setTimeout(
-        () => listener.trouble({ code: 'context-gone', detail: 'the graphics driver has not given its context back' }),
+        () => listener.trouble(new Trouble('context-gone', 'the graphics driver has not given its context back')),
         BACK_MS,
       );
     });
@@ -148,7 +142,7 @@ class EngineWorker implements EngineApi {
     return flightClearance(piece);
   }
 
-  elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array> {
+  elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array[]> {
     return this.drawn((renderer) => {
       renderer.setPiece(piece);
       return Promise.resolve(renderer.readElements(layerId, phase));
@@ -220,10 +214,9 @@ class EngineWorker implements EngineApi {
       if (this.own === renderer) this.own = null;
       renderer.dispose();
     }
-    throw new Trouble(
-      'context-lost',
-      'the graphics driver took its context away again and again. Close other programs that draw much, then try again.',
-    );
+    throw new Trouble('context-lost', 'the graphics driver took its context away again and again', {
+      would: 'Close other programs that draw much, then try again.',
+    });
   }
 
   /** The renderer of stills and measurements; a driver that is being restarted is waited for. */
@@ -247,4 +240,5 @@ class EngineWorker implements EngineApi {
   }
 }
 
+letTroublesCross();
 sayStarted(() => Comlink.expose(new EngineWorker()));

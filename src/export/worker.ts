@@ -3,6 +3,7 @@ import { deliveryFrames, type Delivery } from '../core/deliveries/form';
 import type { Piece } from '../core/piece/schema';
 import { startEngine } from '../engine/client';
 import { sayStarted } from '../engine/work/alive';
+import { letTroublesCross } from '../engine/work/crossing';
 import type { SinkSettings, Verified } from './codecs/codec';
 import { codecOf } from './codecs/registry';
 import { remainingSeconds } from './estimate';
@@ -66,4 +67,5 @@ class ExportWorker {
 }
 
 export type ExportApi = ExportWorker;
+letTroublesCross();
 sayStarted(() => Comlink.expose(new ExportWorker()));

@@ -142,7 +142,7 @@ export function mutated(random: () => number): unknown {
         if (Array.isArray(now))
           put(
             slot,
-            Array.from({ length: pick([2, 70, 600]) }, () => structuredClone(now[0])),
+            Array.from({ length: pick([2, 70, 600]) }, (): unknown => structuredClone(now[0])),
           );
         break;
       default:

@@ -1,5 +1,9 @@
 import { describe, expect, it, vi } from 'vitest';
-import { headingsOf } from '../../src/core/forms';
+import { DELIVERY } from '../../src/core/deliveries/form';
+import { headingsOf, isShown } from '../../src/core/forms';
+import { codecOf } from '../../src/export/codecs/registry';
+import { deliveryName } from '../../src/export/queue';
+import { traceOf } from '../../src/export/trace';
 import { newLayer, presetLayer, LAYERS, definitionOf, type LayerKind } from '../../src/core/layers/kinds';
 import { effectOf, EFFECTS } from '../../src/core/look/effects/kinds';
 import { toDocument } from '../../src/core/piece/document';
@@ -26,6 +30,15 @@ vi.mock('../../src/core/treatments/list', async (list) => {
 vi.mock('../../src/core/look/effects/list', async (list) => {
   const { invert } = await import('./invert');
   return { LIST: [...(await list<{ LIST: [] }>()).LIST, invert] };
+});
+
+vi.mock('../../src/core/deliveries/list', async (list) => {
+  const { tally } = await import('./tally');
+  return { LIST: [...(await list<{ LIST: [] }>()).LIST, tally] };
+});
+vi.mock('../../src/export/codecs/list', async (list) => {
+  const { tallyCodec } = await import('./tally');
+  return { CODECS: { ...(await list<{ CODECS: object }>()).CODECS, tally: tallyCodec } };
 });
 
 const raw = (more: object = {}): object => ({
@@ -90,5 +103,22 @@ describe('kinds from one file each', () => {
   it('bad values are refused by name', () => {
     const parsed = PieceSchema.safeParse(raw({ count: 0 }));
     expect(parsed.error?.issues[0]).toMatchObject({ path: ['layers', 0, 'count'] });
+  });
+
+  it('a format is offered, written, read back, and its data rate left out', async () => {
+    const delivery = DELIVERY.schema.parse({ id: 'd', format: 'tally', width: 16, height: 16, last: 1 });
+    expect(DELIVERY.fields.format.control?.choices).toMatchObject({ tally: 'Tally of colours' });
+    expect(isShown(DELIVERY.fields.rate.control, delivery)).toBe(false);
+    expect(deliveryName(piece(), delivery)).toBe('made-up-16x16-0-1.txt');
+    const codec = codecOf(delivery.format);
+    const settings = { width: 16, height: 16, rate: piece().lap.rate, count: 2, first: 0, dataRate: delivery.rate };
+    expect(await codec.refusal({ ...settings, count: 101 })).toBe('too many lines');
+    const sink = await codec.open(settings);
+    const frames = [3, 200].map((v) => new Uint8Array(16 * 16 * 4).fill(v));
+    for (const frame of frames) await sink.add(frame);
+    const bytes = await sink.finish();
+    const traces = frames.map((frame) => traceOf(frame, 16, 16));
+    expect(await codec.verify(bytes, settings, traces)).toMatchObject({ ok: true, frames: 2 });
+    expect(await codec.verify(bytes, settings, [traces[1], traces[0]])).toMatchObject({ ok: false });
   });
 });

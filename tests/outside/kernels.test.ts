@@ -12,6 +12,9 @@ const refuse = (source: string): string => {
 };
 
 // The language of GLSL ES 3.00 (Khronos specification 3.00.6); what the subset leaves out must be refused with its place.
+/** The function f of a translation. */
+const made = <F>(body: string): F => (new Function(`${body}\nreturn f;`) as () => F)();
+
 describe('kernel translator', () => {
   it.each([
     ['float f(float x) { return y; }', /1:\d+/],
@@ -36,7 +39,7 @@ describe('kernel translator', () => {
       options,
     );
     const body = code.replace(/: (number|void|boolean|Float64Array)/g, '').replace(/export /g, '');
-    const f = new Function(`${body}\nreturn f;`)() as (t: Float64Array, i: number) => number;
+    const f = made<(t: Float64Array, i: number) => number>(body);
     expect(
       f(
         Float64Array.from({ length: 12 }, (_, i) => i),
@@ -57,7 +60,7 @@ describe('kernel translator', () => {
       options,
     );
     const body = code.replace(/: (number|void|boolean)/g, '').replace(/export /g, '');
-    const f = new Function(`${body}\nreturn f;`)() as (x: number, n: number) => number;
+    const f = made<(x: number, n: number) => number>(body);
     expect(f(1.5, 4)).toBeCloseTo(1.5 * 6 * 6.5, 9);
   });
 });

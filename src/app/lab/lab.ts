@@ -1,3 +1,4 @@
+import { Trouble } from '../../core/trouble';
 import { stateReport } from '../../core/seam/report';
 import { parsePiece } from '../../core/world/open';
 import { DELIVERY } from '../../core/deliveries/form';
@@ -20,7 +21,8 @@ const lab = {
   engine: startEngine(),
   parse(json: unknown): Piece {
     const parsed = parsePiece(json);
-    if (!parsed.ok) throw new Error(parsed.problems.map(({ where, what }) => `${where || 'file'}: ${what}`).join('; '));
+    if (!parsed.ok)
+      throw new Trouble('refused', parsed.problems.map(({ where, what }) => `${where || 'file'}: ${what}`).join('; '));
     return parsed.piece;
   },
   stateReport,
@@ -46,9 +48,13 @@ const lab = {
   async render(piece: Piece, delivery: object, progress: (p: ExportProgress) => void = () => undefined) {
     const parsed = DELIVERY.schema.safeParse({ id: 'lab', ...delivery });
     if (!parsed.success)
-      throw new Error(parsed.error.issues.map((issue) => `${issue.path.join('.')} ${issue.message}`).join('; '));
+      throw new Trouble(
+        'refused',
+        parsed.error.issues.map((issue) => `${issue.path.join('.')} ${issue.message}`).join('; '),
+      );
     const result = await startExport(piece, parsed.data, progress).result;
-    if (result.state !== 'done') throw new Error(result.state === 'refused' ? result.says : 'cancelled');
+    if (result.state !== 'done')
+      throw new Trouble(result.state, result.state === 'refused' ? result.says : 'cancelled');
     written = result.bytes;
     const { seconds, verified } = result;
     return { seconds, verified, size: written.length };

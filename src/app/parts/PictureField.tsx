@@ -1,3 +1,4 @@
+import { Trouble } from '../../core/trouble';
 import { useEffect, useRef, useState, type DragEvent } from 'react';
 import { crystalPicture } from '../../core/pictures/crystal';
 import { pictureFrom, pixmapOf, pixmapUrl, type Picture } from '../../core/pictures/pixmap';
@@ -22,7 +23,7 @@ async function readPicture(file: File): Promise<Picture> {
   const canvas = document.createElement('canvas');
   canvas.width = canvas.height = SIDE;
   const c = canvas.getContext('2d');
-  if (!c) throw new Error('no canvas');
+  if (!c) throw new Trouble('impossible', 'this browser gives no canvas');
   c.imageSmoothingQuality = 'high';
   c.drawImage(bitmap, (SIDE - width) / 2, (SIDE - height) / 2, width, height);
   bitmap.close();

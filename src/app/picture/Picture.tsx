@@ -108,7 +108,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
   }, [attempt, width, height, playing, speed, acrossSeam, working, alone]);
 
   const again = (): void => setAttempt((n) => n + 1);
-  const words = trouble ? TROUBLE[trouble.code] : null;
+  const words = trouble ? (TROUBLE[trouble.code] ?? TROUBLE['drawing-failed']) : null;
   const waiting = useWaiting();
   return (
     <div ref={room} className={styles.room}>
@@ -129,7 +129,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
           <div className={styles.trouble} style={{ left: BORDER, top: BORDER, width, height }} role="alert">
             <b>{words.what}</b>
             <span>{words.help}</span>
-            <small>{trouble?.detail}</small>
+            <small>{trouble?.message}</small>
             {trouble && AGAIN.has(trouble.code) ? <Button onPress={again}>Try again</Button> : null}
           </div>
         ) : null}

@@ -3,7 +3,8 @@ import { excessOf } from '../../core/world/budget';
 import { setAt } from '../../core/piece/paths';
 import type { View } from '../../core/flight/routes/view';
 import type { Piece } from '../../core/piece/schema';
-import type { EngineTrouble, LiveStatus } from '../../engine/protocol';
+import { Trouble } from '../../core/trouble';
+import type { LiveStatus } from '../../engine/protocol';
 
 import { say, unsay } from './notices';
 import { beginGesture, change, endGesture, redo, undo, type History } from './history';
@@ -36,7 +37,7 @@ export interface Bench {
   /** path of the animated value shown on the track and in the band */
   selected: readonly (string | number)[] | null;
   status: LiveStatus | null;
-  trouble: EngineTrouble | null;
+  trouble: Trouble | null;
   saved: 'saved' | 'saving' | 'failed';
   /** whether this tab may save the piece, or another one has it */
   claim: 'mine' | 'elsewhere' | 'taken';
@@ -115,6 +116,6 @@ export const bench = {
 /** The open piece. Only for components inside the bench, which is shown when there is one. */
 export function usePiece(): Piece {
   const piece = useBench((state) => state.history?.present);
-  if (!piece) throw new Error('no piece is open');
+  if (!piece) throw new Trouble('impossible', 'no piece is open');
   return piece;
 }

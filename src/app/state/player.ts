@@ -2,7 +2,6 @@ import type { Piece } from '../../core/piece/schema';
 import { framePhase } from '../../core/time/lap';
 import { troubleCode } from '../../core/trouble';
 import { Lane, proxy, startEngine, transfer, type EngineClient, type LiveListener } from '../../engine/client';
-import type { EngineTrouble } from '../../engine/protocol';
 import { seenPiece } from '../steps/fly/byhand/modes';
 import { bench, useBench } from './bench';
 
@@ -32,8 +31,7 @@ class Player {
     };
     bench.patch({ trouble: null });
     void engine.ended.then((trouble) => {
-      if (this.live === engine)
-        bench.patch({ trouble: { code: troubleCode(trouble) as EngineTrouble['code'], detail: trouble.message } });
+      if (this.live === engine) bench.patch({ trouble });
     });
     quietly(engine.api.attach(transfer(offscreen, [offscreen]), proxy(listener)));
     quietly(engine.api.seek(startPhase));
@@ -109,6 +107,6 @@ class Player {
 }
 
 /** Whether a measurement was ended for a newer one, or by its user: nothing to speak of. */
-export const overtaken = (error: unknown): boolean => ['superseded', 'cancelled'].includes(troubleCode(error));
+export const overtaken = (error: unknown): boolean => ['superseded', 'cancelled'].includes(troubleCode(error) ?? '');
 
 export const player = new Player();

@@ -31,7 +31,7 @@ export const keeper = new Keeper({
 
 const log = new Log(() => keeper.unstored());
 /** What a browser left that ended without warning. */
-let crashed: Promise<Map<string, JournalEntry>> = Promise.resolve(new Map());
+let crashed: Promise<Map<string, JournalEntry>> = Promise.resolve(new Map<string, JournalEntry>());
 
 const noticeOf = (id: string): string => `keeping ${id}`;
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FORMATS, formatWords } from './formats';
 import { choice, form, heading, integer, type ValueOf, stored } from '../forms';
 
 const what = heading('File');
@@ -11,11 +12,11 @@ export const PASSES = { '1': '1', '4': '4', '16': '16', '64': '64', '256': '256'
 /** Something the piece is rendered to. Kept in the piece, so that a proof can be made again after a note. */
 export const DELIVERY = form({
   id: stored(z.string().min(1).max(64)),
-  format: choice(
-    'mp4',
-    { mp4: 'MP4, H.264', webm: 'WebM, VP9', png: 'PNG sequence, zip' },
-    { label: 'Format', group: what, hint: 'Video to play and share, or single pictures for compositing.' },
-  ),
+  format: choice('mp4', formatWords, {
+    label: 'Format',
+    group: what,
+    hint: 'Video to play and share, or single pictures for compositing.',
+  }),
   width: integer(1920, {
     label: 'Width',
     unit: 'px',
@@ -45,7 +46,7 @@ export const DELIVERY = form({
     {
       label: 'Data rate',
       group: quality,
-      when: { field: 'format', is: ['mp4', 'webm'] },
+      when: { field: 'format', is: FORMATS.filter(({ rated }) => rated).map(({ kind }) => kind) },
       hint: 'Bits spent on a frame of video.',
     },
   ),

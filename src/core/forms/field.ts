@@ -73,9 +73,9 @@ export interface Control extends Omit<Info, 'when'> {
   /** which layers a reference may name, by what they offer */
   of?: 'any' | 'route' | 'way' | 'ground';
   /** the words for naming none */
-  none?: string;
+  none?: string | undefined;
   /** it may not name what is not there */
-  strict?: boolean;
+  strict?: boolean | undefined;
 }
 
 /** What a field holds that has fields of its own. */

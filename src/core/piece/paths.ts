@@ -12,6 +12,6 @@ export function setAt<T>(root: T, path: PiecePath, value: unknown): T {
   const child = (root as Record<string | number, unknown>)[key];
   const next = setAt(child, rest, value);
   if (next === child) return root;
-  if (Array.isArray(root)) return root.map((item, index) => (index === key ? next : item)) as T;
+  if (Array.isArray(root)) return root.map((item: unknown, index) => (index === key ? next : item)) as T;
   return { ...root, [key]: next };
 }

@@ -16,7 +16,7 @@ export interface Kin {
   /** steps that fields of a part keep */
   steps(part: Part): Record<string, number>;
   /** only fields under this heading, of the thing itself */
-  group?: Heading;
+  group?: Heading | undefined;
 }
 
 class Dice {

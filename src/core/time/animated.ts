@@ -96,8 +96,24 @@ function wave(swing: Swing, turns: number): number {
   return hermite(x - base, 1, knot(base), slope(base), knot(base + 1), slope(base + 1));
 }
 
+/** Keys in order, and the slopes of the smooth curve through them once they are asked for. */
+interface Curve {
+  keys: readonly Key[];
+  slopes: readonly number[] | null;
+}
+
+/** What was worked out for lists of keys, which never change: a frame asks for the same ones hundreds of times. */
+const curves = new WeakMap<readonly Key[], Curve>();
+
+function curveOf(keys: readonly Key[]): Curve {
+  let curve = curves.get(keys);
+  if (!curve) curves.set(keys, (curve = { keys: [...keys].sort((a, b) => a.at - b.at), slopes: null }));
+  return curve;
+}
+
 function evaluateKeys(unsorted: readonly Key[], phase: number): number {
-  const keys = [...unsorted].sort((a, b) => a.at - b.at);
+  const curve = curveOf(unsorted);
+  const { keys } = curve;
   if (keys.length === 1) return keys[0].value;
   let index = keys.length - 1;
   for (let i = 0; i < keys.length; i++) if (keys[i].at <= phase) index = i;
@@ -109,10 +125,10 @@ function evaluateKeys(unsorted: readonly Key[], phase: number): number {
   if (from.ease === 'hold') return from.value;
   if (from.ease === 'linear') return from.value + (to.value - from.value) * t;
   if (from.ease === 'smooth') {
-    const slopes = periodicSlopes(
+    const slopes = (curve.slopes ??= periodicSlopes(
       keys.map((key) => key.at),
       keys.map((key) => key.value),
-    );
+    ));
     return hermite(t, width, from.value, slopes[index], to.value, slopes[(index + 1) % keys.length]);
   }
   return from.value + (to.value - from.value) * cubicBezier(t, from.ease);

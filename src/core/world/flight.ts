@@ -102,7 +102,7 @@ function remembered(sight: (of: Target, phase: number) => Sighted): (of: Target,
   const last = new Map<Target, Map<number, Sighted>>();
   return (of, phase) => {
     let known = last.get(of);
-    if (!known) last.set(of, (known = new Map()));
+    if (!known) last.set(of, (known = new Map<number, Sighted>()));
     let seen = known.get(phase);
     if (!seen) {
       if (known.size > 64) known.clear();

@@ -1,3 +1,4 @@
+import { Trouble } from '../trouble';
 import { newRoute } from './newRoute';
 import type { Piece } from '../piece/schema';
 import { evaluateAnimated, type Animated } from '../time/animated';
@@ -89,7 +90,7 @@ export function keepView(piece: Piece, as: KeptAs, pose: CameraPose, phase: numb
       const stop = { id, name: '', ...view, rest: 1, travel: 2 };
       const { route } = flight;
       const stations = route.kind === 'stations' ? route : newRoute('stations', piece, pose);
-      if (stations.kind !== 'stations') throw new Error('a route of stations was asked for');
+      if (stations.kind !== 'stations') throw new Trouble('impossible', 'a route of stations was asked for');
       const stops = route.kind === 'stations' ? [...route.stops, stop] : [stop];
       return {
         ...piece,
@@ -99,7 +100,7 @@ export function keepView(piece: Piece, as: KeptAs, pose: CameraPose, phase: numb
     case 'point': {
       const { route } = flight;
       const circuit = route.kind === 'circuit' ? route : newRoute('circuit', piece, pose);
-      if (circuit.kind !== 'circuit') throw new Error('a circuit was asked for');
+      if (circuit.kind !== 'circuit') throw new Trouble('impossible', 'a circuit was asked for');
       const at = placeInCircuit(circuitPoints(circuit), pose.position);
       const points = [...circuit.points];
       const where = standing({ ...circuit, stray: 0 }).fromWorld(pose.position, 0);

@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import { Trouble } from '../../core/trouble';
 import { lockOf, STARTED } from './alive';
+import { letTroublesCross } from './crossing';
 
 /** Longest that a worker may take to start, in milliseconds. */
 const START_MS = 8500;
@@ -24,6 +25,7 @@ export const workerName = (kind: string): string =>
  * @param make starts it, under the name given
  */
 export function guarded<T>(what: string, name: string, make: (name: string) => Worker): Guarded<T> {
+  letTroublesCross();
   const waiting = new Set<(error: Trouble) => void>();
   const unlock = new AbortController();
   let dead: Trouble | null = null;
@@ -40,7 +42,11 @@ export function guarded<T>(what: string, name: string, make: (name: string) => W
     ends(error);
   };
   const notStarted = (why: string): void =>
-    end(new Trouble('not-started', `${what} did not start${why}. Reloading the page may help; the piece is kept.`));
+    end(
+      new Trouble('not-started', `${what} did not start${why}`, {
+        would: 'Reloading the page may help; the piece is kept.',
+      }),
+    );
   // a page that was busy itself may find the answer waiting when it looks at its clock
   const slow = setTimeout(() => setTimeout(() => notStarted(''), 500), START_MS);
   let started = false;
@@ -51,7 +57,7 @@ export function guarded<T>(what: string, name: string, make: (name: string) => W
     // granted when the worker is not there any more to hold it
     navigator.locks
       .request(lockOf(name), { signal: unlock.signal }, () =>
-        end(new Trouble('stopped', `${what} has stopped. Trying again may help; the piece is kept.`)),
+        end(new Trouble('stopped', `${what} has stopped`, { would: 'Trying again may help; the piece is kept.' })),
       )
       .catch(() => undefined);
   });

@@ -31,11 +31,8 @@ export interface Verified {
   says: string;
 }
 
-/** A kind of file the app writes. One file of `codecs/` each, and a line in the registry. */
+/** How a format is written and read back: what it is, is in core/deliveries. One folder of `codecs/` each, and its name in list.ts. */
 export interface ExportCodec {
-  format: Delivery['format'];
-  extension: string;
-  mime: string;
   /** why this cannot be written, in words, or null. May ask the browser. */
   refusal(settings: SinkSettings): Promise<string | null>;
   open(settings: SinkSettings): Promise<FrameSink>;

@@ -57,9 +57,6 @@ function pictureSum(png: Uint8Array): number | null {
 }
 
 export const pngSequence: ExportCodec = {
-  format: 'png',
-  extension: '.zip',
-  mime: 'application/zip',
   refusal: () => Promise.resolve(null),
   open,
   verify(bytes, settings, traces) {

@@ -1,9 +1,6 @@
-import type { Delivery } from '../../core/deliveries/form';
+import type { FormatKind } from '../../core/deliveries/formats';
 import type { ExportCodec } from './codec';
-import { pngSequence } from './pngSequence';
-import { mp4, webm } from './video';
+import { CODECS } from './list';
 
-/** Every kind of file. A new one is a file of this folder and a line here. */
-const codecs: Record<Delivery['format'], ExportCodec> = { mp4, webm, png: pngSequence };
-
-export const codecOf = (format: Delivery['format']): ExportCodec => codecs[format];
+/** The codec of a format. */
+export const codecOf = (format: FormatKind): ExportCodec => CODECS[format];

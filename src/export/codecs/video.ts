@@ -14,6 +14,7 @@ import {
   WebMOutputFormat,
 } from 'mediabunny';
 import { rateHz } from '../../core/time/lap';
+import { Trouble } from '../../core/trouble';
 import { lumaCells, rgbaCells, shows, type FrameTrace } from '../trace';
 import { i420Bytes, toI420Into, VIDEO_COLOUR } from '../yuv';
 import type { ExportCodec, FrameSink, SinkSettings, Verified } from './codec';
@@ -25,7 +26,6 @@ const bitrate = (s: SinkSettings): number =>
   Math.max(200_000, Math.round(s.width * s.height * rateHz(s.rate) * BITS[s.dataRate]));
 
 interface Kind {
-  format: 'mp4' | 'webm';
   codec: 'avc' | 'vp9';
   name: string;
   container: () => Mp4OutputFormat | WebMOutputFormat;
@@ -63,7 +63,7 @@ async function open(kind: Kind, settings: SinkSettings): Promise<FrameSink> {
     async finish() {
       await output.finalize();
       const { buffer } = output.target as BufferTarget;
-      if (!buffer) throw new Error('the encoder gave nothing back');
+      if (!buffer) throw new Trouble('not-written', 'the encoder gave nothing back');
       return new Uint8Array(buffer);
     },
     abandon: () => output.cancel(),
@@ -140,9 +140,6 @@ async function verify(bytes: Uint8Array, settings: SinkSettings, traces: readonl
 }
 
 const videoCodec = (kind: Kind): ExportCodec => ({
-  format: kind.format,
-  extension: `.${kind.format}`,
-  mime: `video/${kind.format}`,
   async refusal(settings) {
     const { width, height } = settings;
     if (width % 2 || height % 2) return `${kind.name} needs even sizes; ${width}×${height} is not`;
@@ -156,10 +153,9 @@ const videoCodec = (kind: Kind): ExportCodec => ({
 });
 
 export const mp4 = videoCodec({
-  format: 'mp4',
   codec: 'avc',
   name: 'H.264',
   container: () => new Mp4OutputFormat({ fastStart: 'in-memory' }),
 });
 
-export const webm = videoCodec({ format: 'webm', codec: 'vp9', name: 'VP9', container: () => new WebMOutputFormat() });
+export const webm = videoCodec({ codec: 'vp9', name: 'VP9', container: () => new WebMOutputFormat() });

@@ -1,3 +1,4 @@
+import { Trouble } from '../../core/trouble';
 import * as Comlink from 'comlink';
 import type { JournalEntry } from '../journal';
 import type { LogApi } from './worker';
@@ -26,8 +27,8 @@ export class Log {
       const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'log' });
       const api = Comlink.wrap<LogApi>(worker);
       const broken = new Promise<never>((_, fail) => {
-        worker.onerror = () => fail(new Error('the log did not start'));
-        setTimeout(() => fail(new Error('the log did not answer')), 5000);
+        worker.onerror = () => fail(new Trouble('not-started', 'the log did not start'));
+        setTimeout(() => fail(new Trouble('too-slow', 'the log did not answer')), 5000);
       });
       await Promise.race([api.begin(name), broken]);
       this.api = api;

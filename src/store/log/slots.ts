@@ -1,3 +1,4 @@
+import { Trouble } from '../../core/trouble';
 /** The part of a file's handle that a slot needs; a FileSystemSyncAccessHandle is one. */
 export interface SlotFile {
   read(into: Uint8Array, options: { at: number }): number;
@@ -33,7 +34,7 @@ function writeSlot(file: SlotFile, turn: number, text: string): void {
   const view = new DataView(bytes.buffer);
   [SIGN, turn, data.length, sum(turn, data)].forEach((value, i) => view.setUint32(i * 4, value));
   bytes.set(data, HEAD);
-  if (file.write(bytes, { at: 0 }) < bytes.length) throw new Error('the slot was not written whole');
+  if (file.write(bytes, { at: 0 }) < bytes.length) throw new Trouble('not-written', 'the slot was not written whole');
 }
 
 /** The newer of what two slots hold. */

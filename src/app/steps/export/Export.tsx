@@ -1,5 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { deliveryFrames, type Delivery, DELIVERY } from '../../../core/deliveries/form';
+import { formatOf } from '../../../core/deliveries/formats';
 import type { Piece } from '../../../core/piece/schema';
 import { lapSeconds } from '../../../core/time/lap';
 import { Button } from '../../parts/Button';
@@ -16,7 +17,6 @@ import styles from './Export.module.css';
 
 export { QueueBand as ExportBand } from './QueueBand';
 
-const FORMATS: Record<Delivery['format'], string> = { mp4: 'MP4', webm: 'WebM', png: 'PNG sequence' };
 const SHARES = { '1': 'full size', '0.5': 'half', '0.3333': 'a third', '0.25': 'a quarter' };
 
 const even = (n: number): number => Math.max(16, 2 * Math.round(n / 2));
@@ -92,7 +92,7 @@ function DeliveryCard({ piece, delivery, index }: { piece: Piece; delivery: Deli
   const passes = `${delivery.samples} ${delivery.samples === '1' ? 'pass' : 'passes'}`;
   return (
     <Card
-      title={`${FORMATS[delivery.format]}, ${delivery.width} × ${delivery.height}`}
+      title={`${formatOf(delivery.format).short}, ${delivery.width} × ${delivery.height}`}
       summary={`${whole ? 'whole lap' : `${count} frames`}, ${lapSeconds(count, piece.lap.rate).toFixed(2)} s · ${passes}`}
       drawing={<FrameDrawing width={delivery.width} height={delivery.height} stack={delivery.format === 'png'} />}
       open={open}

@@ -4,7 +4,8 @@ import { BandHead } from '../../parts/BandHead';
 import { Button } from '../../parts/Button';
 import { Progress } from '../../parts/Progress';
 import { saveBlob } from '../../shell/save';
-import { cancelJob, forgetJob, seen, useJobs, type Job } from './jobs';
+import type { Job } from '../../../export/queue';
+import { queue, seen, useJobs } from './jobs';
 import styles from './Export.module.css';
 
 const duration = (seconds: number): string => {
@@ -14,7 +15,7 @@ const duration = (seconds: number): string => {
 
 /** What is being rendered, what waits, and what reading the finished files back found. */
 export function QueueBand() {
-  const { jobs } = useJobs();
+  const jobs = useJobs();
   useEffect(seen, []);
   return (
     <>
@@ -56,7 +57,7 @@ function JobRow({ job }: { job: Job }) {
         {words(job)}
       </span>
       {busy ? (
-        <Button onPress={() => cancelJob(job.id)}>Cancel</Button>
+        <Button onPress={() => queue.cancel(job.id)}>Cancel</Button>
       ) : result ? (
         <Button onPress={() => saveBlob(result, job.name)}>
           <Download size={14} /> Save
@@ -68,7 +69,7 @@ function JobRow({ job }: { job: Job }) {
         kind="bare"
         label={`Forget ${job.name}`}
         isDisabled={state === 'running'}
-        onPress={() => forgetJob(job.id)}
+        onPress={() => queue.forget(job.id)}
       >
         <X size={14} />
       </Button>

@@ -1,3 +1,4 @@
+import { Trouble } from '../../../core/trouble';
 import { handFields, handOf } from '../../../core/flight/handFields';
 import { FLIGHT, FLIGHT_HEADINGS } from '../../../core/flight/form';
 import type { Control } from '../../../core/forms';
@@ -15,7 +16,7 @@ const SWINGS = NAMES.flatMap((name) => [`hand${name}`, `hand${name}Hz`] as const
 
 const metaOf = (name: string): Control => {
   const { control: meta } = FLIGHT.fields[name];
-  if (!meta) throw new Error(`the flight has no field ${name}`);
+  if (!meta) throw new Trouble('impossible', `the flight has no field ${name}`);
   return meta;
 };
 
