@@ -90,7 +90,6 @@ const points = (flight: object, layer: object = {}): Piece =>
       nearFade: 0.05,
       background: '#000000',
       backgroundEdge: '#000000',
-      glow: [],
     },
   });
 
@@ -273,7 +272,8 @@ test('a picture as sprite stands upright, gives the light of a disc of its colou
 test('glow does not flicker: a bright point moving by fractions of a pixel changes its energy by less than 2 %', async ({
   page,
 }) => {
-  const glow = [{ id: 'g', radius: 0.03, threshold: 0.02, gain: 1, tint: '#ffffff' }];
+  const layers = [{ id: 'g', radius: 0.03, threshold: 0.02, gain: 1, tint: '#ffffff' }];
+  const straight = [{ kind: 'tone', id: 't', curve: 'straight', exposure: -3 }];
   const energies: number[] = [];
   for (let step = 0; step < 5; step++) {
     // one point; 0.25 px steps at 320 px wide
@@ -282,7 +282,8 @@ test('glow does not flicker: a bright point moving by fractions of a pixel chang
       { aside, fNumber: 64 },
       { count: 1, width: 0.02, height: 0.02, depth: 0.02, ahead: 6, size: 0.012, light: 40 },
     );
-    const shown = { ...piece, look: { ...piece.look, glow, curve: 'straight' as const, vignette: 0, exposure: -3 } };
+    const look = (...effects: object[]): Piece =>
+      PieceSchema.parse({ ...piece, look: { ...piece.look, effects: [...effects, ...straight] } });
     const [with_, without] = await page.evaluate(
       async ([a, b, size]) => {
         const sum = async (p: Piece): Promise<number> => {
@@ -294,7 +295,7 @@ test('glow does not flicker: a bright point moving by fractions of a pixel chang
         };
         return [await sum(a), await sum(b)];
       },
-      [shown as Piece, { ...shown, look: { ...shown.look, glow: [] } } as Piece, SIZE] as const,
+      [look({ kind: 'glow', id: 'g', layers }), look(), SIZE] as const,
     );
     energies.push(with_ - without);
   }

@@ -77,7 +77,15 @@ const closing: fc.Arbitrary<Piece> = fc
         roll: { law: 'wound', start: 0, perLap: rolls },
         focusM: { law: 'swing', middle: 4, reach: 2, cycles, wave: 'noise', shift: 0.2 },
       },
-      look: { exposure: { law: 'swing', middle: 0, reach: 0.5, cycles, wave: 'sine', shift: 0 } },
+      look: {
+        effects: [
+          {
+            kind: 'tone',
+            id: 't',
+            exposure: { law: 'swing', middle: 0, reach: 0.5, cycles, wave: 'sine', shift: 0 },
+          },
+        ],
+      },
     }),
   );
 
