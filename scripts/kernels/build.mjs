@@ -120,10 +120,13 @@ function generated(translate, path) {
   const lines = [
     `// Made from ${relative(root, path)} by npm run kernels. Do not edit.`,
     '// @ts-nocheck: unrolled loops compare constants',
-    ...(code.trim() === '' ? [] : [`import { RF, RI } from '${from(scratch)}';`]),
+    ...(code.trim() === '' ? [] : [`import { RF as REALS, RI as INTEGERS } from '${from(scratch)}';`]),
     ...(kernels.length > 0 ? [`import type { Kernel, Numbers } from '${from(runtime)}';`] : []),
     ...direct.map((file, i) => `import { sources as from${i} } from '${from(file)}';`),
-    ...[...imported].map(([name, home]) => `import { ${name} } from '${from(home)}';`),
+    ...[...imported].map(([name, home]) => `import { ${name} as its_${name} } from '${from(home)}';`),
+    // names of this module: where modules are not bundled, an imported one is looked up at every use
+    ...(code.trim() === '' ? [] : ['const RF = REALS, RI = INTEGERS;']),
+    ...[...imported.keys()].map((name) => `const ${name} = its_${name};`),
     code,
     "/** The kernel's GLSL and all it includes, by file, in the order they must stand in: see kernel.ts. */",
     'export const sources: Record<string, string> = {',
