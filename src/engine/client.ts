@@ -1,9 +1,6 @@
-import type * as Comlink from 'comlink';
 import { guarded, workerName } from './work/guard';
 import type { EngineApi, EngineClient } from './protocol';
 import workerUrl from './worker.ts?worker&url';
-
-export type EngineRemote = Comlink.Remote<EngineApi>;
 
 export const startEngine = (): EngineClient =>
   guarded<EngineApi>(

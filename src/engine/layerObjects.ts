@@ -10,7 +10,8 @@ import { definitionOf, type Layer } from '../core/layers/kinds';
 import { gradientTable, type Gradient } from '../core/colour/colour';
 import type { Piece } from '../core/piece/schema';
 import { sources as hashSources } from '../core/random/hash.gen';
-import { ADDITIVE, bareGeometry, rawMaterial, type Quad } from './gl/quad';
+import { SPRITE_INDEX } from '../core/layers/base';
+import { ADDITIVE, bareGeometry, constants, rawMaterial, type Quad } from './gl/quad';
 import bodiesFragment from './passes/bodies/bodies.frag.glsl?raw';
 import bodiesVertex from './passes/bodies/bodies.vert.glsl?raw';
 import shadeSource from './passes/bodies/shade.glsl?raw';
@@ -20,7 +21,7 @@ import { ElementPass, feed, releaseTables, uniformsOf } from './passes/elements/
 import segmentsFragment from './passes/segments/segments.frag.glsl?raw';
 import segmentsVertex from './passes/segments/segments.vert.glsl?raw';
 import smallFragment from './passes/sprites/small.frag.glsl?raw';
-import { PICTURE_SPRITE, showPicture } from './passes/sprites/picture';
+import { showPicture } from './passes/sprites/picture';
 import spritesFragment from './passes/sprites/sprites.frag.glsl?raw';
 import spritesVertex from './passes/sprites/sprites.vert.glsl?raw';
 import surfaceFragment from './passes/surface/surface.frag.glsl?raw';
@@ -77,9 +78,10 @@ function spritesObject(drawing: Extract<Drawing, { as: 'sprites' }>, uniforms: U
   uniforms.uSprite = { value: 0 };
   for (const name of ['uSpritePicture', 'uSpriteGain', 'uSpriteTint'] as const) uniforms[name] = { value: null };
   const aperture = joinSources(apertureSources);
-  const vertex = `#define SMALL_PX ${SMALL_PX.toFixed(1)}\n${aperture}${viewSource}${spritesVertex}`;
+  const sprites = constants('SPRITE', SPRITE_INDEX);
+  const vertex = `#define SMALL_PX ${SMALL_PX.toFixed(1)}\n${sprites}${aperture}${viewSource}${spritesVertex}`;
   const geometry = bareGeometry(0, drawing.order);
-  const large = rawMaterial(vertex, aperture + spritesFragment, uniforms, ADDITIVE);
+  const large = rawMaterial(vertex, sprites + aperture + spritesFragment, uniforms, ADDITIVE);
   const small = rawMaterial(`#define SMALL\n${vertex}`, smallFragment, uniforms, ADDITIVE);
   return { parts: drawing.parts, object: new THREE.Points(geometry, large), small: new THREE.Points(geometry, small) };
 }
@@ -324,7 +326,7 @@ export class LayerObjects {
       if (uniforms.uSoftness) uniforms.uSoftness.value = look.softness;
       if (uniforms.uSprite) {
         uniforms.uSprite.value = look.sprite;
-        showPicture(uniforms, look.sprite === PICTURE_SPRITE ? (look.picture ?? '') : null);
+        showPicture(uniforms, look.sprite === SPRITE_INDEX.picture ? (look.picture ?? '') : null);
       }
       if (uniforms.uWidth) uniforms.uWidth.value = look.lineWidth;
       if (uniforms.uRipple) {

@@ -23,6 +23,12 @@ export function rawMaterial(
   });
 }
 
+/** The numbers of some choices as GLSL, each as PREFIX_NAME: so that no number is written twice. */
+export const constants = (prefix: string, numbers: Readonly<Record<string, number>>): string =>
+  Object.entries(numbers)
+    .map(([name, n]) => `const int ${prefix}_${name.toUpperCase()} = ${n};\n`)
+    .join('');
+
 export const fullscreenMaterial = (
   fragment: string,
   uniforms: Record<string, THREE.IUniform>,

@@ -37,15 +37,16 @@ const vignette = ({ amount }: Vignette): ReactNode => (
   </svg>
 );
 
+/** Places that neither meet nor line up: the R2 sequence (Roberts, 2018), as the core's own order in the cube. */
 const grain = (): ReactNode => (
   <svg viewBox="0 0 44 32" width="44" height="32" fill="currentColor">
-    {Array.from({ length: 40 }, (_, i) => (
+    {Array.from({ length: 90 }, (_, i) => (
       <circle
         key={i}
-        cx={3 + ((i * 37) % 39)}
-        cy={3 + ((i * 53) % 27)}
-        r={0.5 + ((i * 7) % 5) / 6}
-        opacity={0.35 + ((i * 11) % 7) / 12}
+        cx={3 + ((i * 0.7548776662) % 1) * 38}
+        cy={3 + ((i * 0.5698402909) % 1) * 26}
+        r={0.4 + ((i * 7) % 5) / 8}
+        opacity={0.3 + ((i * 11) % 7) / 10}
       />
     ))}
   </svg>

@@ -1,5 +1,5 @@
 import { LOOK, LOOK_HEADINGS } from '../../../core/look/form';
-import { effectOf, EFFECTS, newEffect, type Effect, type EffectKind } from '../../../core/look/effects/kinds';
+import { effectOf, EFFECTS, inOrder, newEffect, type Effect, type EffectKind } from '../../../core/look/effects/kinds';
 import type { Piece } from '../../../core/piece/schema';
 import { evaluateAnimated } from '../../../core/time/animated';
 import { AddMenu } from '../../parts/AddMenu';
@@ -33,9 +33,10 @@ function summary(piece: Piece, phase: number, group: LookGroup): string {
 /** Kinds of effect that can be added: a look always has those it cannot be without. */
 const ADDED = EFFECTS.names.filter((kind) => !effectOf(kind).always).map((kind) => ({ ...effectOf(kind), kind }));
 
-const setEffects = (effects: readonly Effect[]): void => bench.set(['look', 'effects'], [...effects]);
+/** The list stands in the order in which its effects act: what it shows is what is done. */
+const setEffects = (effects: readonly Effect[]): void => bench.set(['look', 'effects'], inOrder(effects));
 
-/** A new effect at the end of the list, opened. */
+/** A new effect after those that act on the same, opened. */
 function add(effects: readonly Effect[], kind: EffectKind): void {
   const id = newId('effect');
   setEffects([...effects, newEffect(kind, id)]);

@@ -2,7 +2,16 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { parsePiece } from '../../world/open';
 import { LOOK } from '../form';
-import { actingEffects, effectOf, EFFECTS, effectsTrouble, newEffect, standardEffects, type Effect } from './kinds';
+import {
+  actingEffects,
+  effectOf,
+  EFFECTS,
+  effectsTrouble,
+  inOrder,
+  newEffect,
+  standardEffects,
+  type Effect,
+} from './kinds';
 
 const kindsOf = (effects: readonly Effect[]): string[] => effects.map(({ kind }) => kind);
 
@@ -17,6 +26,7 @@ describe('the effects of a look', () => {
   it('act on light first, then bring it to the display, then on that; within each as the list says', () => {
     const list = [newEffect('grain', 'a'), newEffect('tone', 'b'), newEffect('vignette', 'c'), newEffect('glow', 'd')];
     expect(actingEffects(list).map(({ id }) => id)).toEqual(['c', 'd', 'b', 'a']);
+    expect(inOrder(inOrder(list))).toEqual(inOrder(list));
     expect(actingEffects([{ ...list[0], off: true }, list[1]]).map(({ id }) => id)).toEqual(['b']);
   });
 

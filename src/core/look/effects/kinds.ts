@@ -17,9 +17,12 @@ export const newEffect = (kind: EffectKind, id: string): Effect => EFFECTS.schem
 /** What a new look has. */
 export const standardEffects = (): Effect[] => EFFECTS.names.map((kind) => newEffect(kind, kind));
 
-/** The effects that are switched on, in the order in which they act: by what they act on, then as the list says. */
-export const actingEffects = (effects: readonly Effect[]): Effect[] =>
-  SPACES.flatMap((space) => effects.filter(({ kind, off }) => !off && effectOf(kind).space === space));
+/** Effects in the order in which they act: by what they act on, then as the list says. */
+export const inOrder = (effects: readonly Effect[]): Effect[] =>
+  SPACES.flatMap((space) => effects.filter(({ kind }) => effectOf(kind).space === space));
+
+/** Those that are switched on, in the order in which they act. */
+export const actingEffects = (effects: readonly Effect[]): Effect[] => inOrder(effects).filter(({ off }) => !off);
 
 /** What is wrong with a list of effects as a whole, in words; null when nothing is. */
 export function effectsTrouble(effects: readonly Effect[]): string | null {

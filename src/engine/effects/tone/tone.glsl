@@ -1,11 +1,11 @@
 // From linear light to encoded sRGB: exposure, a curve, saturation.
 uniform float effect_exposure;     // factor
-uniform int effect_curve;          // 0 soft shoulder, 1 deep contrast, 2 straight
+uniform int effect_curve;          // an effect_curve_…
 uniform float effect_saturation;
 
 vec3 effect_curved(vec3 x) {
-  if (effect_curve == 2) return x;
-  if (effect_curve == 1) {
+  if (effect_curve == effect_curve_STRAIGHT) return x;
+  if (effect_curve == effect_curve_DEEP) {
     vec3 y = x * x * (1.6 / (x + 0.28)) ;
     return 1.0 - exp(-y);
   }

@@ -3,8 +3,6 @@ import { toLinear } from '../../../core/colour/colour';
 import { crystalPicture } from '../../../core/pictures/crystal';
 import { pixmapOf, type Picture } from '../../../core/pictures/pixmap';
 
-/** The sprite that is a picture: see DrawingLook. */
-export const PICTURE_SPRITE = 4;
 /** A nearly black picture is not made brighter than this. */
 const MOST_GAIN = 60;
 

@@ -8,7 +8,7 @@ flat in vec4 fCell;
 flat in vec4 fStreak;
 flat in vec3 fEnergy;
 flat in vec2 fKind;
-uniform int uSprite;         // what a particle in focus looks like: 0 disc, 1 ring, 2 star, 3 streak, 4 a picture
+uniform int uSprite;         // what a particle in focus looks like, a SPRITE_…
 uniform sampler2D uSpritePicture;
 uniform vec3 uSpriteGain;    // by which a picture's light becomes that of a plain disc of its mean colour
 out vec4 outColour;
@@ -28,8 +28,8 @@ float share(float x, float index, float cells) {
 float form(vec2 v) {
   vec2 a = abs(v);
   float r = length(v);
-  if (uSprite == 1) return smoothstep(0.52, 0.68, r) * 1.9;
-  if (uSprite == 2) return exp(-9.0 * (a.x * a.y * 14.0 + r * r * 0.25)) * 2.6;
+  if (uSprite == SPRITE_RING) return smoothstep(0.52, 0.68, r) * 1.9;
+  if (uSprite == SPRITE_STAR) return exp(-9.0 * (a.x * a.y * 14.0 + r * r * 0.25)) * 2.6;
   return exp(-60.0 * a.y * a.y - 2.0 * a.x * a.x) * 4.2;
 }
 
@@ -48,8 +48,8 @@ vec3 profile(vec2 v, float re) {
   float edge = clamp(0.5 + (1.0 - q) * re, 0.0, 1.0);
   float k = max(0.0, 1.0 - q * q);
   float plain = mix(edge, 3.0 * k * k, fKind.x);
-  if (uSprite == 0 || fStreak.w > 0.9) return vec3(plain);
-  vec3 own = uSprite == 4 ? picture(v, re) : vec3(step(round_, 1.0) * form(v));
+  if (uSprite == SPRITE_DISC || fStreak.w > 0.9) return vec3(plain);
+  vec3 own = uSprite == SPRITE_PICTURE ? picture(v, re) : vec3(step(round_, 1.0) * form(v));
   return mix(own, vec3(plain), smoothstep(0.0, 0.9, fStreak.w));
 }
 

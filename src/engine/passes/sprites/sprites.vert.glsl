@@ -61,7 +61,7 @@ void main() {
   float variance = blur * blur * 0.25 + own * own * (2.0 - uSoftness) * 0.125 + CORE;
   float re = sqrt(8.0 * variance / (2.0 - bell));
   // a form of its own has finer detail than its radius, as far as the lens leaves it
-  float detail = uSprite == 0 ? re : min(re, sqrt(blur * blur + 0.02 * own * own));
+  float detail = uSprite == SPRITE_DISC ? re : min(re, sqrt(blur * blur + 0.02 * own * own));
   if (detail < uLevel.y || detail >= uLevel.z) { skip(); return; }
 
 #ifdef SMALL
