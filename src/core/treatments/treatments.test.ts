@@ -1,34 +1,14 @@
 import { stateReport } from '../seam/report';
-import { layerElements, layerPoints, layerExtent, pipelineOf } from '../world/layers';
-import { reachKernel } from './reach/reach.gen';
+import { layerElements, layerPoints, layerExtent } from '../world/layers';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { runKernel, type KernelValues } from '../kernel/kernel';
-import { layerEchoes, shownPhase } from '../world/pipeline';
-import { newLayer, type Layer, LAYERS } from '../layers/kinds';
-import { PieceSchema, type Piece } from '../piece/schema';
+import { LAYERS } from '../layers/kinds';
+import { type Piece } from '../piece/schema';
 import { newTreatment, treatmentOf, type Treatment, type TreatmentKind, TREATMENTS } from './kinds';
+import { treatedPiece as pieceWith } from '../../../tests/pieces';
 
-const treat = (kind: TreatmentKind, more: object = {}): Treatment =>
-  ({ ...newTreatment(kind, kind), ...more }) as unknown as Treatment;
-const few = { field: { count: 150 }, tunnel: { rings: 12 }, copies: { countX: 4, countY: 3, countZ: 3 } } as Record<
-  string,
-  object
->;
-const pieceWith = (
-  layer: { kind: Layer['kind'] } & Record<string, unknown>,
-  treatments: Treatment[] = [],
-  flight: object = {},
-): Piece =>
-  PieceSchema.parse({
-    id: 'p',
-    name: 'Test',
-    lap: { frames: 100, rate: { num: 25, den: 1 } },
-    tile: 8,
-    layers: [{ ...newLayer(layer.kind, 'one', 'One', 5), ...few[layer.kind], ...layer, treatments }],
-    flight,
-    look: {},
-  });
+const treat = (kind: TreatmentKind, more: object = {}): Treatment => newTreatment(kind, kind, 1, more);
 const unit = fc.double({ min: 0, max: 1, noNaN: true });
 const signed = unit.map((u) => u * 2 - 1);
 const vector = fc.tuple(signed, signed, signed);
@@ -309,174 +289,7 @@ describe('what the seam report says of treatments', () => {
   });
 });
 
-describe('single treatments', () => {
-  it('drift carries no element farther than it says, and air that stands still holds it', () => {
-    const rest = layerElements(pieceWith({ kind: 'field', count: 3000 }), 'one', 0.2);
-    const at = (phase: number, more: object) =>
-      layerElements(
-        pieceWith({ kind: 'field', count: 3000 }, [treat('drift', { amount: 0.5, ...more })]),
-        'one',
-        phase,
-      );
-    const carried = at(0.2, {});
-    let sum = 0;
-    let most = 0;
-    for (let i = 0; i < 3000; i++) {
-      const d = Math.hypot(...[0, 1, 2].map((k) => carried.position[i * 3 + k] - rest.position[i * 3 + k]));
-      sum += d;
-      most = Math.max(most, d);
-    }
-    expect(sum / 3000).toBeGreaterThan(0.1);
-    // what the engine relies on when it leaves out what it cannot see
-    expect(most).toBeLessThan(4 * 0.5);
-    expect(at(0.2, { cycles: 0 }).position).toEqual(at(0.7, { cycles: 0 }).position);
-  });
-
-  it('disorder moves rings as wholes: their corners keep their distances up to the ring’s own scale', () => {
-    const piece = pieceWith({ kind: 'tunnel', rings: 10, sides: 5, nested: 0, twist: 0 }, [
-      treat('disorder', { shiftX: 1, shiftY: 1, shiftZ: 1, turns: 0.2, spread: 0 }),
-    ]);
-    const { position } = layerElements(piece, 'one', 0);
-    const side = (ring: number, corner: number): number => {
-      const [a, b] = [(ring * 5 + corner) * 3, (ring * 5 + ((corner + 1) % 5)) * 3];
-      return Math.hypot(
-        position[a] - position[b],
-        position[a + 1] - position[b + 1],
-        position[a + 2] - position[b + 2],
-      );
-    };
-    for (let ring = 0; ring < 10; ring++)
-      for (let corner = 0; corner < 5; corner++)
-        expect(side(ring, corner)).toBeCloseTo(2 * 2 * Math.sin(Math.PI / 5), 4);
-  });
-
-  it('stagger lets them arrive one after another', () => {
-    const at = (amount: number) =>
-      layerElements(
-        pieceWith({ kind: 'copies', arrangement: 'line', count: 10 }, [
-          treat('stagger', { amount, overlap: 0.1, ease: 'even' }),
-        ]),
-        'one',
-        0,
-      ).size;
-    expect([...at(0)].every((s) => s === 0)).toBe(true);
-    const half = [...at(0.5)];
-    expect(half.slice(0, 4).every((s) => s > 0.29)).toBe(true);
-    expect(half.slice(6).every((s) => s === 0)).toBe(true);
-    expect([...at(1)].every((s) => Math.abs(s - 0.3) < 1e-6)).toBe(true);
-  });
-
-  it('looking at a point turns every front to it, the top staying up', () => {
-    const piece = pieceWith({ kind: 'copies', arrangement: 'grid', align: false }, [
-      treat('face', { to: 'point', aside: 3, above: 2, ahead: 1 }),
-    ]);
-    const { position, rotation, count } = layerElements(piece, 'one', 0);
-    for (let i = 0; i < count; i++) {
-      const [x, y, z, w] = rotation.subarray(i * 4, i * 4 + 4);
-      const front = [2 * (x * z + w * y), 2 * (y * z - w * x), 1 - 2 * (x * x + y * y)];
-      const right = [1 - 2 * (y * y + z * z), 2 * (x * y + w * z), 2 * (x * z - w * y)];
-      const away = [3, 2, -1].map((v, k) => v - position[i * 3 + k]);
-      const length = Math.hypot(...away);
-      away.forEach((v, k) => expect(front[k]).toBeCloseTo(v / length, 4));
-      expect(right[1]).toBeCloseTo(0, 5);
-    }
-  });
-
-  it('snap holds whole frames, and the open shutter sees nothing move', () => {
-    const { layers } = pieceWith({ kind: 'field' }, [treat('snap', { steps: 50 })]);
-    const shown = (frame: number, off = 0): number => shownPhase(layers[0], (frame + off) / 100, frame / 100, 100);
-    expect(shown(6)).toBeCloseTo(0.06, 12);
-    expect(shown(7)).toBeCloseTo(0.06, 12);
-    expect(shown(7, 0.4)).toBeCloseTo(0.06, 12);
-    expect(shown(8)).toBeCloseTo(0.08, 12);
-    const held = new Set(Array.from({ length: 100 }, (_, frame) => shown(frame).toFixed(9)));
-    expect(held.size).toBe(50);
-    // a lap on it shows the same steps, one lap on
-    expect(shown(107) - shown(7)).toBeCloseTo(1, 12);
-  });
-
-  it('trails are earlier moments, each fainter; two multiply', () => {
-    const { layers } = pieceWith({ kind: 'field' }, [treat('trails', { count: 3, spacing: 5, amount: 0.5 })]);
-    expect(layerEchoes(layers[0], 0.1, 100)).toEqual([
-      { behind: 0, light: 1, of: [] },
-      { behind: 0.05, light: 0.5, of: ['trails'] },
-      { behind: 0.1, light: 0.25, of: ['trails'] },
-      { behind: 0.15, light: 0.125, of: ['trails'] },
-    ]);
-    const twice = pieceWith({ kind: 'field' }, [
-      treat('trails', { count: 2 }),
-      treat('trails', { count: 1, id: 'two' }),
-    ]);
-    expect(layerEchoes(twice.layers[0], 0, 100)).toHaveLength(6);
-  });
-
-  it('trails are only where they reach: earlier moments fade, the present one stays', () => {
-    const piece = pieceWith({ kind: 'copies', arrangement: 'line', count: 5, fill: false, spacing: 1, ahead: 4 }, [
-      treat('trails', { reach: 'plane', reachAhead: 4, reachInner: 0.1, reachOuter: 1.9 }),
-    ]);
-    const last = pipelineOf(piece, piece.layers[0], 1).element.at(-1);
-    const elements = layerElements(piece, 'one', 0);
-    expect([...elements.fade]).toEqual([1, 1, 1, 1, 1]);
-    if (!last?.reach) throw new Error('no reach');
-    const weight = new Float64Array(5);
-    const slope = new Float64Array(15);
-    runKernel(reachKernel, 0, 5, last.reach(0), { position: elements.position, order: elements.order, weight, slope });
-    runKernel(last.kernel, 0, 5, last.values(0, ['trails']), { weight, fade: elements.fade });
-    const [a, b, c, d, e] = elements.fade;
-    expect([a, c, e]).toEqual([0, 1, 0]);
-    expect(b).toBeCloseTo(d, 9);
-    expect(b).toBeGreaterThan(0.3);
-    expect(b).toBeLessThan(0.9);
-  });
-
-  it('whole, a shattered body is where the body was', () => {
-    const bare = { kind: 'copies', arrangement: 'ring', count: 3, source: 'sphere' } as const;
-    const at = (amount: number) =>
-      layerPoints(pieceWith(bare, [treat('shatter', { amount, pieces: 8, turns: 1, away: 2 })]), 'one', 0);
-    const far = (points: ReturnType<typeof at>): number => {
-      let most = 0;
-      for (let i = 0; i < points.count; i++) {
-        const [x, y, z] = points.position.subarray(i * 3, i * 3 + 3);
-        most = Math.max(most, Math.abs(Math.hypot(x, y) - 2), Math.abs(z + 4));
-      }
-      return most;
-    };
-    expect(far(at(0))).toBeLessThanOrEqual(0.15 + 1e-6);
-    expect(far(at(1))).toBeGreaterThan(0.3);
-  });
-
-  it('shatters only the bodies in its reach, and those by how far', () => {
-    const line = { kind: 'copies', arrangement: 'line', count: 5, fill: false, spacing: 1, ahead: 4 } as const;
-    const at = (more: object) =>
-      layerPoints(
-        pieceWith(line, [treat('shatter', { amount: 1, pieces: 8, away: 1, turns: 0, stagger: 0, ...more })]),
-        'one',
-        0,
-      );
-    const whole = at({ amount: 0 });
-    const near = at({ reach: 'plane', reachAhead: 4, reachInner: 0.1, reachOuter: 1.9 });
-    const all = at({});
-    const moved = (points: ReturnType<typeof at>, body: number): number => {
-      let most = 0;
-      for (let i = 0; i < points.count; i++)
-        if (points.owner[i] === body)
-          for (let k = 0; k < 3; k++)
-            most = Math.max(most, Math.abs(points.position[i * 3 + k] - whole.position[i * 3 + k]));
-      return most;
-    };
-    // from 2 m before the plane to 2 m behind it
-    const [first, second, middle, fourth, last] = [0, 1, 2, 3, 4].map((body) => moved(near, body));
-    expect([first, last]).toEqual([0, 0]);
-    expect(middle).toBeCloseTo(moved(all, 2), 9);
-    for (const [between, body] of [
-      [second, 1],
-      [fourth, 3],
-    ]) {
-      expect(between).toBeGreaterThan(0.02);
-      expect(between).toBeLessThan(0.9 * moved(all, body));
-    }
-  });
-
+describe('any treatment', () => {
   it('a treatment that is off does nothing', () => {
     const plain = layerElements(pieceWith({ kind: 'field' }), 'one', 0.4);
     const off = layerElements(pieceWith({ kind: 'field' }, [treat('drift', { off: true, amount: 2 })]), 'one', 0.4);

@@ -3,7 +3,6 @@ import {
   choice,
   flag,
   form,
-  gradient,
   heading,
   integer,
   layerRef,
@@ -16,6 +15,7 @@ import {
 } from '../../forms';
 import { sourceFields } from '../../solids/source';
 import { layerBase, layerSeed, matterFields } from '../base';
+import { gradientField, patchCyclesField, patchField, placeByField, spreadField } from '../tint';
 
 const ARRANGEMENTS = {
   grid: 'Grid',
@@ -30,7 +30,6 @@ const PLACES = { order: 'By order', chance: 'By chance', height: 'By height', no
 
 const shape = heading('Arrangement');
 const perCopy = heading('From each copy to the next');
-const tint = heading('Colour');
 const at = (...is: string[]) => ({ field: 'arrangement', is });
 const metres = { unit: 'm', min: 0, max: 10_000, comfort: 4, group: shape };
 const many = { min: 1, max: 400, comfort: 30, group: shape, when: at('grid') };
@@ -150,44 +149,11 @@ export const CopiesForm = form({
     group: perCopy,
     hint: 'Size of the last copy as a multiple of the first.',
   }),
-  gradient: gradient(['#3b4148', '#c9a35a', '#f4ead6'], {
-    label: 'Gradient',
-    group: tint,
-    hint: 'Colours from first to last place.',
-  }),
-  placeBy: choice('chance', PLACES, {
-    label: 'Place on it',
-    group: tint,
-    hint: 'What decides where on the gradient a copy is.',
-  }),
-  spread: number(1, {
-    label: 'Spread',
-    min: 0,
-    max: 4,
-    comfort: 2,
-    group: tint,
-    hint: 'How much of the gradient is used: 0 only its middle, 1 all of it.',
-  }),
-  placeScale: number(2, {
-    label: 'Patch size',
-    unit: 'm',
-    min: 0.05,
-    max: 500,
-    comfort: 10,
-    group: tint,
-    when: { field: 'placeBy', is: ['noise'] },
-    hint: 'Metres across one patch of the noise.',
-  }),
-  placeCycles: integer(2, {
-    label: 'Evolves',
-    unit: 'cycles per lap',
-    min: 1,
-    max: 64,
-    comfort: 8,
-    group: tint,
-    when: { field: 'placeBy', is: ['noise'] },
-    hint: 'Most whole cycles the noise makes in a lap.',
-  }),
+  gradient: gradientField(['#3b4148', '#c9a35a', '#f4ead6']),
+  placeBy: placeByField('chance', PLACES, 'a copy'),
+  spread: spreadField(),
+  placeScale: patchField(2),
+  placeCycles: patchCyclesField(),
   ...matterFields,
   once: placement.once,
   ...shownIf(without(placement, 'once'), at('grid', 'ring', 'spiral', 'line', 'sphere', 'scatter')),

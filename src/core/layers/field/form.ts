@@ -1,17 +1,6 @@
-import {
-  animated,
-  choice,
-  form,
-  gradient,
-  heading,
-  integer,
-  layerRef,
-  number,
-  profile,
-  tag,
-  type ValueOf,
-} from '../../forms';
+import { animated, choice, form, heading, integer, layerRef, number, profile, tag, type ValueOf } from '../../forms';
 import { layerBase, layerSeed, spriteFields } from '../base';
+import { gradientField, patchCyclesField, patchField, placeByField, spreadField } from '../tint';
 
 const SHAPES = {
   box: 'Box',
@@ -26,7 +15,6 @@ const PLACES = { random: 'By chance', position: 'By position', noise: 'By noise'
 
 const shape = heading('Shape');
 const motes = heading('Particles');
-const tint = heading('Colour');
 
 export const FieldForm = form({
   ...layerBase,
@@ -186,44 +174,11 @@ export const FieldForm = form({
     group: motes,
     hint: '0: all equally bright. 1: most faint, a few brilliant.',
   }),
-  gradient: gradient(['#0c4a5c', '#5fe3c0', '#fff1cf'], {
-    label: 'Gradient',
-    group: tint,
-    hint: 'Colours from first to last place.',
-  }),
-  placeBy: choice('random', PLACES, {
-    label: 'Place on it',
-    group: tint,
-    hint: 'What decides where on the gradient a particle is.',
-  }),
-  spread: number(1, {
-    label: 'Spread',
-    min: 0,
-    max: 4,
-    comfort: 2,
-    group: tint,
-    hint: 'How much of the gradient is used: 0 only its middle, 1 all of it.',
-  }),
-  placeScale: number(2, {
-    label: 'Patch size',
-    unit: 'm',
-    min: 0.05,
-    max: 500,
-    comfort: 10,
-    group: tint,
-    when: { field: 'placeBy', is: ['noise'] },
-    hint: 'Metres across one patch of the noise; fitted so that it tiles.',
-  }),
-  placeCycles: integer(2, {
-    label: 'Evolves',
-    unit: 'cycles per lap',
-    min: 1,
-    max: 64,
-    comfort: 8,
-    group: tint,
-    when: { field: 'placeBy', is: ['noise'] },
-    hint: 'Most whole cycles the noise makes in a lap.',
-  }),
+  gradient: gradientField(['#0c4a5c', '#5fe3c0', '#fff1cf']),
+  placeBy: placeByField('random', PLACES, 'a particle'),
+  spread: spreadField(),
+  placeScale: patchField(2),
+  placeCycles: patchCyclesField(),
   ...layerSeed,
 });
 export type FieldLayer = ValueOf<typeof FieldForm>;

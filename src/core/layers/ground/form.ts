@@ -1,12 +1,12 @@
-import { choice, form, gradient, heading, integer, number, tag, type ValueOf } from '../../forms';
+import { choice, form, heading, integer, number, tag, type ValueOf } from '../../forms';
 import { layerBase, layerSeed, matterFields } from '../base';
+import { gradientField, patchField, placeByField, spreadField } from '../tint';
 
 const PLACES = { height: 'By height', slope: 'By slope', noise: 'By noise' };
 
 const shape = heading('Shape');
 const hills = heading('Relief');
 const waves = heading('Ripples');
-const tint = heading('Colour');
 const land = { field: 'surface', is: ['land'] };
 const water = { field: 'surface', is: ['water'] };
 
@@ -130,35 +130,10 @@ export const GroundForm = form({
     when: water,
     hint: 'Whole cycles of the slowest ripple in a lap.',
   }),
-  gradient: gradient(['#0b0f12', '#27323a', '#6b7f86'], {
-    label: 'Gradient',
-    group: tint,
-    hint: 'Colours from first to last place.',
-  }),
-  placeBy: choice('height', PLACES, {
-    label: 'Place on it',
-    group: tint,
-    when: land,
-    hint: 'What decides where on the gradient a place is.',
-  }),
-  spread: number(1, {
-    label: 'Spread',
-    min: 0,
-    max: 4,
-    comfort: 2,
-    group: tint,
-    hint: 'How much of the gradient is used.',
-  }),
-  placeScale: number(3, {
-    label: 'Patch size',
-    unit: 'm',
-    min: 0.05,
-    max: 500,
-    comfort: 10,
-    group: tint,
-    when: { field: 'placeBy', is: ['noise'] },
-    hint: 'Metres across one patch of the noise.',
-  }),
+  gradient: gradientField(['#0b0f12', '#27323a', '#6b7f86']),
+  placeBy: placeByField('height', PLACES, 'a place', [land]),
+  spread: spreadField(),
+  placeScale: patchField(3),
   ...matterFields,
   ...layerSeed,
 });

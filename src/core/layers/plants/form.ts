@@ -1,6 +1,7 @@
-import { choice, form, gradient, heading, integer, layerRef, number, tag, type ValueOf } from '../../forms';
+import { choice, form, heading, integer, layerRef, number, tag, type ValueOf } from '../../forms';
 import { SPECIES, type SpeciesName } from '../../plants/species';
 import { layerBase, layerSeed, matterFields } from '../base';
+import { gradientField, placeByField, spreadField } from '../tint';
 
 /** Bodies that may be scattered besides plants, standing on their foot. */
 const STONES = { pebble: 'Pebble', post: 'Post', block: 'Block', cairn: 'Cone' } as const;
@@ -17,7 +18,6 @@ const PLACES = { chance: 'By chance', height: 'By height' };
 const mix = heading('Sources');
 const where = heading('Where');
 const stand = heading('Stand');
-const tint = heading('Colour');
 const weight = (of: string) => ({
   label: 'Its share',
   min: 0,
@@ -195,24 +195,9 @@ export const PlantsForm = form({
     group: where,
     hint: 'Metres of height they grow to.',
   }),
-  gradient: gradient(['#14201c', '#3f5a43', '#b79a5c'], {
-    label: 'Gradient',
-    group: tint,
-    hint: 'Colours from first to last place.',
-  }),
-  placeBy: choice('chance', PLACES, {
-    label: 'Place on it',
-    group: tint,
-    hint: 'What decides where on the gradient a plant is.',
-  }),
-  spread: number(1, {
-    label: 'Spread',
-    min: 0,
-    max: 4,
-    comfort: 2,
-    group: tint,
-    hint: 'How much of the gradient is used.',
-  }),
+  gradient: gradientField(['#14201c', '#3f5a43', '#b79a5c']),
+  placeBy: placeByField('chance', PLACES, 'a plant'),
+  spread: spreadField(),
   ...matterFields,
   ...layerSeed,
 });

@@ -4,7 +4,6 @@ import {
   choice,
   flag,
   form,
-  gradient,
   heading,
   integer,
   layerRef,
@@ -18,6 +17,7 @@ import {
 } from '../../forms';
 import { sourceFields } from '../../solids/source';
 import { layerBase, layerSeed, matterFields, spriteFields } from '../base';
+import { gradientField, placeByField, spreadField, tint } from '../tint';
 
 const FORMS = {
   point: 'A point',
@@ -35,7 +35,6 @@ const births = heading('Births');
 const motion = heading('Motion');
 const over = heading('Over its life');
 const apart = heading('Groups');
-const tint = heading('Colour');
 const body = { field: 'drawn', is: ['bodies'] };
 const mote = { field: 'drawn', is: ['particles'] };
 const sized = { field: 'form', is: ['box', 'plane', 'ball', 'disc', 'surface'] };
@@ -346,24 +345,9 @@ export const StreamForm = form({
     when: mote,
     hint: 'Brightness.',
   }),
-  gradient: gradient(['#fff1cf', '#ff9a4a', '#5a1a2a'], {
-    label: 'Gradient',
-    group: tint,
-    hint: 'Colours from first to last place.',
-  }),
-  placeBy: choice('age', PLACES, {
-    label: 'Place on it',
-    group: tint,
-    hint: 'What decides where on the gradient a particle is.',
-  }),
-  placeSpread: number(1, {
-    label: 'Spread',
-    min: 0,
-    max: 4,
-    comfort: 2,
-    group: tint,
-    hint: 'How much of the gradient is used.',
-  }),
+  gradient: gradientField(['#fff1cf', '#ff9a4a', '#5a1a2a']),
+  placeBy: placeByField('age', PLACES, 'a particle'),
+  placeSpread: spreadField(),
   ...bodyFields,
   once: placement.once,
   ...shownIf(without(placement, 'once'), { field: 'travels', is: [false] }),

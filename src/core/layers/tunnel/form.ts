@@ -1,24 +1,12 @@
-import {
-  animated,
-  choice,
-  form,
-  gradient,
-  heading,
-  integer,
-  number,
-  outline,
-  points,
-  tag,
-  type ValueOf,
-} from '../../forms';
+import { animated, choice, form, heading, integer, number, outline, points, tag, type ValueOf } from '../../forms';
 import { layerBase, layerSeed } from '../base';
+import { gradientField, patchCyclesField, placeByField, spreadField, tint } from '../tint';
 
 const PLACES = { random: 'Ring by chance', position: 'By position', noise: 'Noise per ring', side: 'By side' };
 
 const shape = heading('Section');
 const way = heading('Route');
 const lines = heading('Rings');
-const tint = heading('Colour');
 const life = heading('Life');
 
 export const TunnelForm = form({
@@ -222,24 +210,9 @@ export const TunnelForm = form({
     group: tint,
     hint: 'Brightness of lines; of ribs and skin, how much they glow by themselves.',
   }),
-  gradient: gradient(['#061018', '#12566a', '#f2b84b', '#fff1cf'], {
-    label: 'Gradient',
-    group: tint,
-    hint: 'Colours from first to last place.',
-  }),
-  placeBy: choice('noise', PLACES, {
-    label: 'Place on it',
-    group: tint,
-    hint: 'What decides where on the gradient a ring is.',
-  }),
-  spread: number(1, {
-    label: 'Spread',
-    min: 0,
-    max: 4,
-    comfort: 2,
-    group: tint,
-    hint: 'How much of the gradient is used: 0 only its middle, 1 all of it.',
-  }),
+  gradient: gradientField(['#061018', '#12566a', '#f2b84b', '#fff1cf']),
+  placeBy: placeByField('noise', PLACES, 'a ring'),
+  spread: spreadField(),
   placeDetail: integer(8, {
     label: 'Patches',
     unit: 'per tile',
@@ -250,16 +223,7 @@ export const TunnelForm = form({
     when: { field: 'placeBy', is: ['noise'] },
     hint: 'Changes of colour along one tile.',
   }),
-  placeCycles: integer(2, {
-    label: 'Evolves',
-    unit: 'cycles per lap',
-    min: 1,
-    max: 64,
-    comfort: 8,
-    group: tint,
-    when: { field: 'placeBy', is: ['noise'] },
-    hint: 'Most whole cycles the colours make in a lap.',
-  }),
+  placeCycles: patchCyclesField(),
   accent: number(0.7, {
     label: 'Accent',
     min: 0,

@@ -1,0 +1,63 @@
+import { choice, gradient, heading, integer, number, type Field } from '../forms';
+import type { Gradient } from '../colour/colour';
+import type { Condition } from '../forms';
+
+/** What colours a layer's elements stands under one heading. */
+export const tint = heading('Colour');
+
+const byNoise = { field: 'placeBy', is: ['noise'] };
+
+/** The gradient on which every element has a place. */
+export const gradientField = (colours: readonly string[]): Field<Gradient> =>
+  gradient(colours, { label: 'Gradient', group: tint, hint: 'Colours from first to last place.' });
+
+/** What decides where on the gradient an element is. @param noun one of its elements */
+export const placeByField = <const T extends Readonly<Record<string, string>>>(
+  initial: keyof T & string,
+  places: T,
+  noun: string,
+  when: readonly Condition[] = [],
+): Field<keyof T & string> =>
+  choice(initial, places, {
+    label: 'Place on it',
+    group: tint,
+    when,
+    hint: `What decides where on the gradient ${noun} is.`,
+  });
+
+/** How much of the gradient is used. */
+export const spreadField = (): Field<number> =>
+  number(1, {
+    label: 'Spread',
+    min: 0,
+    max: 4,
+    comfort: 2,
+    group: tint,
+    hint: 'How much of the gradient is used: 0 only its middle, 1 all of it.',
+  });
+
+/** Size of the patches where noise decides. */
+export const patchField = (initial: number): Field<number> =>
+  number(initial, {
+    label: 'Patch size',
+    unit: 'm',
+    min: 0.05,
+    max: 500,
+    comfort: 10,
+    group: tint,
+    when: byNoise,
+    hint: 'Metres across one patch of the noise; fitted so that it tiles.',
+  });
+
+/** How the patches evolve where noise decides. */
+export const patchCyclesField = (): Field<number> =>
+  integer(2, {
+    label: 'Evolves',
+    unit: 'cycles per lap',
+    min: 1,
+    max: 64,
+    comfort: 8,
+    group: tint,
+    when: byNoise,
+    hint: 'Most whole cycles the colours make in a lap.',
+  });
