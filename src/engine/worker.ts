@@ -1,11 +1,12 @@
 import { stateReport, type StateReport } from '../core/seam/report';
 import * as Comlink from 'comlink';
 import { framePhase } from '../core/time/lap';
-import { LayerObjects } from './layerObjects';
-import { LivePicture } from './live';
+import { GpuLayer } from './layer/gpuLayer';
+import { LivePicture } from './live/live';
 import { probe } from './gl/probe';
 import type { EngineApi, LiveListener, LiveView, StillRequest } from './protocol';
-import { Renderer, type FrameRequest } from './renderer';
+import { Renderer } from './frame/renderer';
+import type { FrameRequest } from './frame/request';
 import { measureSeam } from './seam/measure';
 import { sayStarted } from './work/alive';
 import { asTrouble, Trouble } from '../core/trouble';
@@ -154,7 +155,7 @@ class EngineWorker implements EngineApi {
   }
 
   builds(): number {
-    return LayerObjects.builds;
+    return GpuLayer.builds;
   }
 
   loseContext(which: 'live' | 'own', backAfterMs: number | null): void {

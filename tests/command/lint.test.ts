@@ -18,7 +18,7 @@ describe('lint', () => {
     [
       'the engine from the core',
       'src/core/time/lap.ts',
-      "export * from '../../engine/camera';",
+      "export * from '../../engine/frame/shot';",
       ['no-restricted-imports'],
     ],
     ['three outside the engine', 'src/core/time/lap.ts', "export * from 'three';", ['no-restricted-imports']],

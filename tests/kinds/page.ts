@@ -1,6 +1,6 @@
 // Draws on a bare page, with the made-up kinds in the lists: see tests/e2e/kinds.spec.ts, which bundles it.
 import { parsePiece } from '../../src/core/world/open';
-import { Renderer } from '../../src/engine/renderer';
+import { Renderer } from '../../src/engine/frame/renderer';
 
 const WIDTH = 160;
 const HEIGHT = 90;

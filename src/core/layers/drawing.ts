@@ -21,13 +21,16 @@ export type Drawing =
   | { as: 'links'; from: string | null; to: string | null }
   | { as: 'bodies'; mesh: Mesh; first: number; count: number; shown: Frames | null; parts?: Part[]; coarse?: Coarse };
 
+/** Drawings of one sort. */
+export type DrawingOf<As extends Drawing['as']> = Extract<Drawing, { as: As }>;
+
 /** A simpler mesh for what is farther than some metres. */
 export interface Coarse {
   mesh: Mesh;
   beyond: number;
 }
 
-/** Ripples on water, and a sky at any distance: see passes/surface and passes/sky. */
+/** Ripples on water, and a sky at any distance: see the engine's drawings surface and dome. */
 export interface Ripple {
   strength: number;
   /** metres */

@@ -3,8 +3,9 @@ import { joinSources } from '../../core/kernel/kernel';
 import { actingEffects, effectOf, type Effect } from '../../core/look/effects/kinds';
 import { Trouble } from '../../core/trouble';
 import { fullscreenMaterial } from '../gl/quad';
-import { floatTarget } from '../targets';
-import type { FrameInfo, Gpu, Need, RunningEffect } from './program';
+import { floatTarget } from '../gl/target';
+import type { Gpu } from '../gl/gpu';
+import type { FrameInfo, Need, RunningEffect } from './program';
 import { programOf } from './programs';
 
 /** Chains that are kept beside the one in use: switching an effect off and on again compiles nothing. */

@@ -1,14 +1,8 @@
 import type * as THREE from 'three';
-import type { Quad } from '../gl/quad';
+import type { Gpu } from '../gl/gpu';
 
 /** What an effect may ask for besides the pixel it changes. */
 export type Need = 'neighbours' | 'depth' | 'normal';
-
-/** What effects draw with. */
-export interface Gpu {
-  renderer: THREE.WebGLRenderer;
-  quad: Quad;
-}
 
 /** Of the frame that is finished. */
 export interface FrameInfo {

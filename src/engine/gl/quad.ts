@@ -1,5 +1,5 @@
 import * as THREE from 'three';
-import fullscreenVertex from '../passes/fullscreen.vert.glsl?raw';
+import fullscreenVertex from './fullscreen.vert.glsl?raw';
 
 const HEAD = 'precision highp float;\nprecision highp int;\nprecision highp sampler2D;\n';
 

@@ -1,6 +1,6 @@
 import { framePhase } from '../../core/time/lap';
 import type { SeamRequest } from '../protocol';
-import type { FrameRequest } from '../renderer';
+import type { FrameRequest } from '../frame/request';
 import { compareFrames, judge, type PictureReport } from './pictureReport';
 
 /**

@@ -1,0 +1,52 @@
+// One vertex of a body, seen from this pass's own point of the lens at its own time. In front of it stand the composed
+// breakBody and bendBody (layer/program.ts) and frame/view.glsl.
+in vec3 aPosition;
+in vec3 aNormal;
+in vec4 aPiece;          // centre and number of the piece the vertex belongs to
+uniform sampler2D uOpenPlace;
+uniform sampler2D uClosePlace;
+uniform sampler2D uOpenLook;
+uniform sampler2D uOpenTurn;
+uniform sampler2D uCloseTurn;
+uniform sampler2D uOpenMark;
+uniform mat4 uView;
+uniform float uTime;
+uniform float uTileOffset;
+uniform vec2 uLens;      // lens point in metres
+uniform vec2 uJitter;    // sub-pixel offset in pixels
+uniform int uFirst;      // first element of the stretch that is drawn
+out vec3 vView;
+out vec3 vNormal;
+out vec3 vOwn;
+flat out vec4 vLook;
+flat out float vMark;
+
+void main() {
+  int id = uFirst + gl_InstanceID;
+  ivec2 texel = ivec2(id & 1023, id >> 10);
+  vec4 open = texelFetch(uOpenPlace, texel, 0);
+  vec4 shut = texelFetch(uClosePlace, texel, 0);
+  vec4 q = texelFetch(uOpenTurn, texel, 0);
+  vec4 q1 = texelFetch(uCloseTurn, texel, 0);
+  vec4 mark = texelFetch(uOpenMark, texel, 0);
+  vLook = texelFetch(uOpenLook, texel, 0);
+  vMark = mark.x;
+  float size = mix(open.w, shut.w, uTime);
+  gl_Position = vec4(2.0, 2.0, 2.0, 1.0);
+  if (size <= 0.0 || vLook.a <= 0.0) return;
+  q = normalize(mix(q, dot(q, q1) < 0.0 ? -q1 : q1, uTime));
+  vec3 vertex = aPosition;
+  vec3 normal = aNormal;
+  vec3 place = mix(open.xyz, shut.xyz, uTime);
+  breakBody(uint(mark.x), mark.y, place, aPiece.xyz, uint(aPiece.w), vertex, normal);
+  vOwn = vertex;
+  vec3 t = cross(q.xyz, vertex) * 2.0;
+  vec3 position = place + (vertex + t * q.w + cross(q.xyz, t)) * size;
+  t = cross(q.xyz, normal) * 2.0;
+  normal = normal + t * q.w + cross(q.xyz, t);
+  bendBody(mark.y, position, normal);
+  vec3 v = (uView * vec4(position - vec3(0.0, 0.0, uTileOffset), 1.0)).xyz;
+  vView = v;
+  vNormal = normal;
+  gl_Position = throughLens(v, uLens, uJitter);
+}

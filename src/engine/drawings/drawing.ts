@@ -1,0 +1,78 @@
+import type * as THREE from 'three';
+import type { Drawing, Frames, Part } from '../../core/layers/drawing';
+import type { Pipeline } from '../../core/world/pipeline';
+import type { Shot } from '../frame/shot';
+import type { View } from '../frame/view';
+import type { VisiblePart } from '../frame/visible';
+import type { Gpu } from '../gl/gpu';
+import type { LayerFrame, Moment } from '../layer/frame';
+
+/** Everything there is, as one part of a layer. */
+export const WHOLE: readonly Part[] = [{ from: 0, to: 1, first: 0, count: Infinity }];
+
+/** What a drawing may use for as long as it lives. */
+export interface DrawingMeans {
+  gpu: Gpu;
+  view: View;
+  /** what moves the layer's elements; another of the same structure may come with a frame */
+  pipeline: Pipeline;
+}
+
+interface DrawnBase {
+  /** stretches of the elements that are drawn or left out together */
+  readonly parts: readonly Part[];
+  /** the frames in which it is there at all; null for always */
+  readonly shown: Frames | null;
+  /** it shows the present moment alone, not the echoes of it */
+  readonly momentary?: boolean;
+  /** Once a frame. @param frameOf another layer at this frame, where it is drawn or asked for */
+  update(frame: LayerFrame, frameOf: (id: string) => LayerFrame | undefined): void;
+  dispose(): void;
+}
+
+/** What is behind everything; the first of a picture is drawn. */
+export interface Behind extends DrawnBase {
+  readonly stage: 'behind';
+  /** puts what it is into the view, for the background and for what reflects it */
+  surround(): void;
+}
+
+/** What hides what is behind it. */
+export interface MatterDrawn extends DrawnBase {
+  readonly stage: 'matter';
+  /** Makes it show one of the layer's moments, at a time 0..1 of the open shutter. */
+  show(moment: Moment, time: number): void;
+  draw(at: VisiblePart, shot: Shot, target: THREE.WebGLRenderTarget): void;
+}
+
+/** Where light of one range of blur is drawn. */
+export interface LightTarget {
+  target: THREE.WebGLRenderTarget;
+  /** of the size of the picture, where everything but wide blur is */
+  full: boolean;
+  /** in this pass light that is as good drawn in a few passes of a frame is drawn too */
+  few: boolean;
+}
+
+/** Least and greatest radius in pixels at which a part of a layer can appear. */
+export interface RadiusRange {
+  least: number;
+  most: number;
+}
+
+/** What is added to what is there, in a target by the size of its blur. */
+export interface LightDrawn extends DrawnBase {
+  readonly stage: 'light';
+  show(moment: Moment, time: number): void;
+  draw(at: VisiblePart, radius: RadiusRange, to: LightTarget): void;
+}
+
+export type Drawn = Behind | MatterDrawn | LightDrawn;
+
+/** How drawings of one sort become light or matter. One a folder. */
+export interface DrawingKind<D extends Drawing> {
+  as: D['as'];
+  /** it needs the rotations of the elements */
+  turned?(drawing: D): boolean;
+  make(drawing: D, means: DrawingMeans): Drawn;
+}

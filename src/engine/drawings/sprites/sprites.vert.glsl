@@ -1,0 +1,149 @@
+// A particle as a point sprite that draws only this pass's own cell of its aperture and of its shutter streak, so that
+// the passes of a frame sum exactly to the analytic picture. Needs lens/aperture.glsl and frame/view.glsl.
+// Two programs share this file: SMALL draws what is under four pixels as a bell in closed form, cheaply, because most
+// particles are that small; the other cuts the aperture into cells.
+uniform sampler2D uOpenPlace;   // position and size when the shutter opens
+uniform sampler2D uClosePlace;  // ... when it closes
+uniform sampler2D uOpenLook;    // linear colour times light
+uniform mat4 uViewOpen;
+uniform mat4 uViewMid;
+uniform mat4 uViewClose;
+uniform float uTileOffset;      // metres along -z
+uniform float uLight;
+uniform vec4 uPass;             // a, b, t of this pass; log2 of the number of passes
+uniform vec4 uAperture;         // blades, turn, squeeze, hat edges 0 or 1
+uniform vec4 uLevel;            // size of this target relative to the picture, least and most blur drawn here, unused
+uniform float uSoftness;
+uniform int uSprite;            // 0 a disc, others have a form of their own
+uniform vec3 uSpriteTint;       // mean colour of a picture, of luminance 1
+uniform float uSmallSlices;     // slices of the shutter that small particles are drawn in
+
+flat out vec4 fCentre;   // x, y in target pixels, radius in target pixels, sign of the blur
+#ifndef SMALL
+flat out vec4 fCell;     // cell index a, b; cells along a, b
+#endif
+flat out vec4 fStreak;   // streak in target pixels, taps, share of the radius that is blur
+flat out vec3 fEnergy;   // light per pixel of the target
+flat out vec2 fKind;     // bell 0..1, depth
+
+const float CORE = 0.36;  // variance in square pixels of the smallest point: sigma 0.6, so sub-pixel motion does not flicker
+
+vec3 toScreen(mat4 view, vec3 world) {
+  vec3 v = (view * vec4(world, 1.0)).xyz;
+  float d = max(-v.z, 1e-3);
+  return vec3(v.xy * (uPixelFocal / over(d)) + uPicture * 0.5, -v.z);
+}
+
+void skip() {
+  gl_Position = vec4(2.0, 2.0, 2.0, 1.0);
+  gl_PointSize = 0.0;
+}
+
+void main() {
+  ivec2 texel = ivec2(gl_VertexID & 1023, gl_VertexID >> 10);
+  vec4 open = texelFetch(uOpenPlace, texel, 0);
+  vec4 shut = texelFetch(uClosePlace, texel, 0);
+  vec3 offset = vec3(0.0, 0.0, -uTileOffset);
+  vec3 s1 = toScreen(uViewMid, mix(open.xyz, shut.xyz, 0.5) + offset);
+  float depth = s1.z;
+  float here = presence(depth);
+  fCentre = vec4(0.0); fStreak = vec4(0.0); fEnergy = vec3(0.0); fKind = vec2(0.0);
+#ifndef SMALL
+  fCell = vec4(0.0);
+#endif
+  if (depth < 0.02 || here <= 0.0) { skip(); return; }
+  float own = open.w * uPixelFocal / over(depth);
+  float blur = blurPx(depth);
+  // Drawn as a bell (1 - q^2)^2 where small or soft, as a disc where large; between them a mix. The radius is chosen so
+  // that the variance is that of blur disc, particle and pixel together: a bell of radius r has r^2/8, a disc r^2/4.
+  float area = blur * blur + own * own;
+  float bell = max(uSoftness * own * own / max(area, 1e-9), 1.0 - smoothstep(1.0, 3.5, sqrt(area)));
+  float variance = blur * blur * 0.25 + own * own * (2.0 - uSoftness) * 0.125 + CORE;
+  float re = sqrt(8.0 * variance / (2.0 - bell));
+  // a form of its own has finer detail than its radius, as far as the lens leaves it
+  float detail = uSprite == SPRITE_DISC ? re : min(re, sqrt(blur * blur + 0.02 * own * own));
+  if (detail < uLevel.y || detail >= uLevel.z) { skip(); return; }
+
+#ifdef SMALL
+  if (re >= SMALL_PX) { skip(); return; }
+#else
+  if (re < SMALL_PX) { skip(); return; }
+#endif
+  // most particles of a slice are left to another target by now
+
+  // which cell of aperture and shutter this pass owns for this particle
+  float m = uPass.w;
+  vec3 s0 = toScreen(uViewOpen, open.xyz + offset);
+  vec3 s2 = toScreen(uViewClose, shut.xyz + offset);
+  float travel = length(s2.xy - s0.xy);
+  float c = clamp(floor((2.0 * log2(max(travel, 1e-3) / (1.7725 * re)) + m) / 3.0 + 0.5), 0.0, m);
+  float a = ceil((m - c) * 0.5);
+  float b = m - c - a;
+#ifdef SMALL
+  c = log2(uSmallSlices);
+  a = 0.0;
+  b = 0.0;
+#endif
+  float slices = exp2(c);
+  vec2 cells = vec2(exp2(a), exp2(b));
+  vec2 cell = floor(uPass.xy * cells);
+  float t = (floor(uPass.z * slices) + 0.5) / slices;
+
+  // the screen path through opening, middle and closing of the shutter, as a parabola
+  vec2 centre = s0.xy * ((1.0 - t) * (1.0 - 2.0 * t)) + s1.xy * (4.0 * t * (1.0 - t)) + s2.xy * (t * (2.0 * t - 1.0));
+  vec2 streak = (s2.xy - s0.xy) / slices;
+  float facing = blur < 0.0 ? -1.0 : 1.0;
+  float blurred = blur * blur / (re * re);
+
+  vec2 low = vec2(-1.0);
+  vec2 high = vec2(1.0);
+#ifndef SMALL
+  if (cells.x * cells.y > 1.0) {
+    vec2 s_0 = max(cell / cells - uAperture.w * 0.5 / cells, 0.0);
+    vec2 s_1 = min((cell + 1.0) / cells + uAperture.w * 0.5 / cells, 1.0);
+    low = vec2(1e9);
+    high = vec2(-1e9);
+    for (int i = 0; i <= 3; i++) {
+      float f = float(i) / 3.0;
+      for (int side = 0; side < 4; side++) {
+        vec2 at = side == 0 ? vec2(mix(s_0.x, s_1.x, f), s_0.y) : side == 1 ? vec2(mix(s_0.x, s_1.x, f), s_1.y)
+                : side == 2 ? vec2(s_0.x, mix(s_0.y, s_1.y, f)) : vec2(s_1.x, mix(s_0.y, s_1.y, f));
+        vec2 p = lensPoint(at, uAperture.x, uAperture.y, uAperture.z) * facing;
+        low = min(low, p);
+        high = max(high, p);
+      }
+    }
+    vec2 pad = vec2(0.04 + 0.2 / max(cells.x, cells.y));
+    low -= pad;
+    high += pad;
+  } else {
+    float widest = mix(1.0, max(sqrt(uAperture.z), inversesqrt(uAperture.z)) * (uAperture.x > 2.5 ? circumradius(uAperture.x) : 1.0), blurred);
+    low *= widest;
+    high *= widest;
+  }
+#endif
+  // a bell is nothing at its rim; a disc's soft edge reaches beyond it
+  float pad = 0.05 + (1.0 - bell);
+  vec2 lowPx = (centre + low * re - abs(streak) * 0.5) * uLevel.x - pad;
+  vec2 highPx = (centre + high * re + abs(streak) * 0.5) * uLevel.x + pad;
+  vec2 target = uPicture * uLevel.x;
+  if (highPx.x < 0.0 || highPx.y < 0.0 || lowPx.x > target.x || lowPx.y > target.y) { skip(); return; }
+
+  // points whose centre is outside are dropped by the rasteriser: hold the centre inside and grow to still cover
+  vec2 middle = (lowPx + highPx) * 0.5;
+  vec2 held = clamp(middle, vec2(0.5), target - 0.5);
+  vec2 grow = abs(middle - held);
+  gl_PointSize = max(highPx.x - lowPx.x + 2.0 * grow.x, highPx.y - lowPx.y + 2.0 * grow.y);
+  gl_Position = vec4(held / target * 2.0 - 1.0, 0.0, 1.0);
+
+  vec3 look = texelFetch(uOpenLook, texel, 0).rgb;
+  float energy = uLight * here * clearAir(depth) * PI * own * own;
+  fEnergy = look * uSpriteTint * (energy / slices / (PI * (re * re + 0.0833)));
+  fCentre = vec4(centre * uLevel.x, re * uLevel.x, facing);
+#ifndef SMALL
+  fCell = vec4(cell, cells);
+#endif
+  float pace = max(1.5, 1.7725 * re * 0.25 / sqrt(cells.x * cells.y)) ;
+  fStreak = vec4(streak * uLevel.x, clamp(ceil(length(streak) / pace), 1.0, 12.0), blurred);
+  fKind = vec2(bell, depth);
+}

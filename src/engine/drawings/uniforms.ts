@@ -1,0 +1,53 @@
+import * as THREE from 'three';
+import type { DrawingLook } from '../../core/layers/drawing';
+import type { Moment } from '../layer/frame';
+
+type Slot<T> = THREE.IUniform<T>;
+const slot = <T>(value: T): Slot<T> => ({ value });
+const texture = (): Slot<THREE.Texture | null> => slot<THREE.Texture | null>(null);
+
+/** Where elements are and how bright they are at a moment, and by how much their tile is moved. */
+export const elementUniforms = () => ({
+  uOpenPlace: texture(),
+  uClosePlace: texture(),
+  uOpenLook: texture(),
+  uTileOffset: slot(0),
+  uLight: slot(1),
+});
+
+export function showElements(uniforms: ReturnType<typeof elementUniforms>, { open, close, light }: Moment): void {
+  uniforms.uOpenPlace.value = open[0];
+  uniforms.uOpenLook.value = open[1];
+  uniforms.uClosePlace.value = close[0];
+  uniforms.uLight.value = light;
+}
+
+/** The same of what has a rotation and is lit. */
+export const litUniforms = () => ({
+  ...elementUniforms(),
+  uOpenTurn: texture(),
+  uCloseTurn: texture(),
+  uOpenMark: texture(),
+  uMaterial: slot(new THREE.Vector4()),
+  uFade: slot(1),
+  uLap: slot(0),
+});
+
+/** The phase of a moment at a time 0..1 of the open shutter. */
+export const phaseAt = ({ openPhase, closePhase }: Moment, time: number): number =>
+  openPhase + (closePhase - openPhase) * time;
+
+export function showLit(uniforms: ReturnType<typeof litUniforms>, moment: Moment, time: number): void {
+  const { open, close, fade } = moment;
+  showElements(uniforms, moment);
+  uniforms.uOpenTurn.value = open[2];
+  uniforms.uCloseTurn.value = close[2];
+  uniforms.uOpenMark.value = open[3];
+  uniforms.uFade.value = fade;
+  uniforms.uLap.value = phaseAt(moment, time);
+}
+
+/** What it is made of. */
+export const setMatter = ({ uMaterial }: ReturnType<typeof litUniforms>, { matter }: DrawingLook): void => {
+  uMaterial.value.set(matter.metal, matter.rough, matter.glow, matter.film);
+};

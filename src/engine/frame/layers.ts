@@ -1,0 +1,100 @@
+import { within } from '../../core/layers/drawing';
+import { definitionOf, type Layer } from '../../core/layers/kinds';
+import type { Piece } from '../../core/piece/schema';
+import { frameAt } from '../../core/time/lap';
+import type { Behind, Drawn, DrawingMeans, LightDrawn, MatterDrawn, RadiusRange } from '../drawings/drawing';
+import type { LayerFrame, Moment, Phases } from '../layer/frame';
+import { GpuLayer } from '../layer/gpuLayer';
+import { radiusRange } from './levels';
+import type { FrameRequest } from './request';
+import type { Shot } from './shot';
+import { visibleParts, type VisiblePart } from './visible';
+
+/** A drawing at one moment, and where it is seen. */
+interface Shown<D extends Drawn> {
+  drawn: D;
+  moment: Moment;
+  at: readonly VisiblePart[];
+}
+export type ShownMatter = Shown<MatterDrawn>;
+/** Light knows besides how large it may appear in each part. */
+export type ShownLight = Shown<LightDrawn> & { radii: readonly RadiusRange[] };
+
+/** All that is drawn in one frame, in order. It is the same in every pass of it. */
+export interface ShownLayers {
+  behind: Behind | null;
+  matter: readonly ShownMatter[];
+  light: readonly ShownLight[];
+  /** whether something can hide what is behind it, in this frame or another: a sky is behind everything in every pass too */
+  solid: boolean;
+}
+
+/** What the GPU holds of the layers of a piece. */
+export class HeldLayers {
+  private readonly held = new Map<string, GpuLayer>();
+
+  constructor(private readonly means: Omit<DrawingMeans, 'pipeline'>) {}
+
+  /** Lets go of what the piece no longer has. */
+  keepOnly(piece: Piece): void {
+    const ids = new Set(piece.layers.map(({ id }) => id));
+    for (const [id, layer] of this.held)
+      if (!ids.has(id)) {
+        layer.dispose();
+        this.held.delete(id);
+      }
+  }
+
+  /** One layer moved to a frame, and what the GPU holds of it. */
+  move(piece: Piece, layer: Layer, phases: Phases, shareOf: (layer: Layer) => number): [GpuLayer, LayerFrame] {
+    const { held, pipeline } = GpuLayer.fitting(this.held.get(layer.id), piece, layer, shareOf(layer), this.means);
+    this.held.set(layer.id, held);
+    return [held, held.moveTo(piece, layer, pipeline, phases, shareOf)];
+  }
+
+  /** Moves every layer that is seen, or that a seen one is made of, to a frame; what is seen of them is returned. */
+  at(piece: Piece, shot: Shot, request: FrameRequest): ShownLayers {
+    const shareOf = (layer: Layer): number => (request.working ? layer.working : 1);
+    const phases: Phases = request.elementMotion
+      ? [shot.openPhase, request.phase, shot.closePhase]
+      : [request.phase, request.phase, request.phase];
+    const seen = piece.layers.filter((layer) => !layer.hidden);
+    const named = new Set(seen.flatMap((layer) => definitionOf(layer.kind).madeOf?.(layer) ?? []));
+    const moved = piece.layers
+      .filter((layer) => !layer.hidden || named.has(layer.id))
+      .map((layer) => this.move(piece, layer, phases, shareOf));
+    const frames = new Map(moved.map(([, frame]) => [frame.layer.id, frame]));
+    for (const [held, frame] of moved) for (const drawn of held.drawn) drawn.update(frame, (id) => frames.get(id));
+    return shownOf(
+      moved.filter(([, { layer }]) => !layer.hidden),
+      shot,
+    );
+  }
+
+  dispose(): void {
+    for (const layer of this.held.values()) layer.dispose();
+    this.held.clear();
+  }
+}
+
+function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLayers {
+  let behind: Behind | null = null;
+  const matter: ShownMatter[] = [];
+  const light: ShownLight[] = [];
+  for (const [{ drawn: all }, frame] of layers) {
+    const { frames } = frame.piece.lap;
+    const now = frameAt(shot.phase, frames);
+    const at = new Map(all.map((drawn) => [drawn, visibleParts(frame, shot, drawn.parts)]));
+    frame.moments.forEach((moment, index) => {
+      for (const drawn of all) {
+        const parts = at.get(drawn) ?? [];
+        if (!within(drawn.shown, now, frames) || (drawn.momentary && index > 0)) continue;
+        if (drawn.stage === 'behind') behind ??= drawn;
+        else if (drawn.stage === 'matter') matter.push({ drawn, moment, at: parts });
+        else light.push({ drawn, moment, at: parts, radii: parts.map((part) => radiusRange(frame, shot, part)) });
+      }
+    });
+  }
+  const solid = layers.some(([{ drawn }]) => drawn.some(({ stage }) => stage !== 'light'));
+  return { behind, matter, light, solid };
+}

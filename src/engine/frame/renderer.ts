@@ -1,0 +1,202 @@
+import type * as THREE from 'three';
+import { bladesAt } from '../../core/flight/form';
+import { apertureCells } from '../../core/lens/cells';
+import type { Piece } from '../../core/piece/schema';
+import { evaluateAnimated } from '../../core/time/animated';
+import { exposedPiece, exposureOf } from '../../core/world/exposed';
+import { clearSky } from '../drawings/dome/sky';
+import { EffectComposer } from '../effects/chain';
+import type { Need } from '../effects/program';
+import { Context } from '../gl/context';
+import type { Gpu } from '../gl/gpu';
+import { Quad, Stage } from '../gl/quad';
+import { HeldLayers, type ShownLayers } from './layers';
+import { drawLight } from './levels';
+import type { FrameRequest } from './request';
+import { shotAt, type Shot } from './shot';
+import { Sum } from './sum';
+import { LEVELS, Targets } from './targets';
+import { makeView, setFrame, setPass, type Pass } from './view';
+
+/** What a frame holds for effects besides its light. */
+const OFFERS: ReadonlySet<Need> = new Set(['neighbours']);
+
+/** What all passes of a frame share. */
+interface Frame {
+  piece: Piece;
+  shot: Shot;
+  shown: ShownLayers;
+  targets: Targets;
+  /** what was drawn into of the targets below full size */
+  used: boolean[];
+}
+
+/**
+ * Draws a piece at a phase. Everything on screen is a function of (piece, request): no frame depends on the one before,
+ * so any frame can be drawn alone, in any order, to the same bytes.
+ */
+export class Renderer {
+  private readonly context: Context;
+  private readonly view = makeView();
+  private readonly layers: HeldLayers;
+  private readonly sum: Sum;
+  private readonly effects: EffectComposer;
+  private targets: Targets | null = null;
+  private piece: Piece | null = null;
+  private losing = false;
+
+  /**
+   * @param canvas drawn to by {@link draw}; its size follows the request
+   * @throws Trouble when the browser gives no WebGL2 context with float targets
+   */
+  constructor(readonly canvas: OffscreenCanvas) {
+    this.context = new Context(canvas);
+    const stage = new Stage();
+    const gpu: Gpu = { renderer: this.context.renderer, stage, quad: new Quad(stage) };
+    this.layers = new HeldLayers({ gpu, view: this.view });
+    this.sum = new Sum(gpu, this.view);
+    this.effects = new EffectComposer(gpu);
+  }
+
+  get three(): THREE.WebGLRenderer {
+    return this.context.renderer;
+  }
+
+  /** Whether the context was ever taken away since. */
+  get lost(): boolean {
+    return this.context.lost;
+  }
+
+  /** For tests: the context is lost in the middle of the next frame. */
+  loseSoon(): void {
+    this.losing = true;
+  }
+
+  setPiece(piece: Piece): void {
+    this.piece = piece;
+    this.layers.keepOnly(piece);
+  }
+
+  /** Draws the whole frame to the canvas. */
+  draw(request: FrameRequest): void {
+    for (const _ of this.drawInSteps(request));
+  }
+
+  /** Draws the frame, yielding after every pass; the canvas changes only at the end. */
+  *drawInSteps(request: FrameRequest): Generator<number> {
+    if (!this.piece) return;
+    const { phase } = request;
+    const frame = this.begin(exposedPiece(this.piece, exposureOf(this.piece, phase)), request);
+    const { flight } = frame.piece;
+    const cells = apertureCells(
+      request.passes,
+      bladesAt(flight, phase),
+      evaluateAnimated(flight.bladeTurn, phase) / 360,
+      evaluateAnimated(flight.squeeze, phase),
+    );
+    const total = cells.length;
+    for (const [index, lens] of cells.entries()) {
+      this.drawPass(frame, { lens, index, total });
+      if (this.losing) {
+        this.losing = false;
+        this.context.lose();
+      }
+      yield (index + 1) / total;
+    }
+    this.finish(frame, request);
+  }
+
+  /** Works out all that does not change from pass to pass. */
+  private begin(piece: Piece, request: FrameRequest): Frame {
+    const { view } = this;
+    this.context.setSize(request.width, request.height);
+    const targets = this.targetsFor(request);
+    const shot = shotAt(piece, request.phase, request.width);
+    setFrame(view, piece, shot, request);
+    this.sum.setBackground(piece);
+    const shown = this.layers.at(piece, shot, request);
+    clearSky(view);
+    shown.behind?.surround();
+    this.sum.clear(targets);
+    return { piece, shot, shown, targets, used: LEVELS.map(() => false) };
+  }
+
+  private drawPass({ piece, shot, shown, targets, used }: Frame, pass: Pass): void {
+    const { view } = this;
+    const few = setPass(view, piece, shot, pass, shown.solid);
+    const { t } = pass.lens;
+    if (shown.solid) {
+      this.sum.begin(targets);
+      for (const { drawn, moment, at } of shown.matter) {
+        drawn.show(moment, t);
+        for (const part of at) drawn.draw(part, shot, targets.matter);
+      }
+      this.sum.addMatter(targets, 1 / pass.total);
+      view.uMatter.value = targets.matter.texture;
+      view.uSolid.value = true;
+    }
+    for (const { drawn, moment, at, radii } of shown.light) {
+      drawn.show(moment, t);
+      at.forEach((part, i) => drawLight(drawn, part, radii[i], view, targets, few, used));
+    }
+  }
+
+  private finish({ piece, shown, targets, used }: Frame, request: FrameRequest): void {
+    this.sum.bring(targets, shown.solid, used);
+    const { frames } = piece.lap;
+    const { phase, frameIndex, texture } = request;
+    const frame = ((frameIndex % frames) + frames) % frames;
+    this.effects.run(piece.look.effects, targets.resolved, null, { phase, frame, texture }, OFFERS);
+  }
+
+  private targetsFor({ width, height }: FrameRequest): Targets {
+    if (this.targets?.width !== width || this.targets.height !== height) {
+      this.targets?.dispose();
+      this.targets = new Targets(width, height);
+    }
+    return this.targets;
+  }
+
+  /** The canvas as encoded sRGB bytes, top row first. */
+  readBytes(width: number, height: number): Uint8Array {
+    return this.context.readBytes(width, height);
+  }
+
+  /** The finished picture as floats 0..1, red, green, blue, alpha, bottom row first; without touching the canvas. */
+  readPicture(request: FrameRequest): Float32Array {
+    this.draw(request);
+    const { width, height } = request;
+    return Float32Array.from(this.context.readRows(width, height), (v) => v / 255);
+  }
+
+  /** Linear light of the frame before glow and finish, for tests and measurements. */
+  readLight(request: FrameRequest): Float32Array {
+    this.draw(request);
+    return this.context.readFloats(this.targetsFor(request).resolved);
+  }
+
+  /**
+   * The elements of one tile as the GPU has them, four numbers an element in each list: position and size; colour times light,
+   * and how far it is there; where they turn, rotation; and key and order.
+   */
+  readElements(layerId: string, phase: number, share = 1): Float32Array[] {
+    const layer = this.piece?.layers.find((candidate) => candidate.id === layerId);
+    if (!this.piece || !layer) throw new RangeError(`the piece has no layer "${layerId}"`);
+    const [{ elements }] = this.layers.move(this.piece, layer, [phase, phase, phase], () => share);
+    const target = elements.target(0);
+    return target.textures.map((_, i) => this.context.readFloats(target, i).subarray(0, elements.count * 4));
+  }
+
+  /** Waits until the GPU has finished; blocks this worker, never the page. */
+  finishGpu(): void {
+    this.context.finish();
+  }
+
+  dispose(): void {
+    this.layers.dispose();
+    this.sum.dispose();
+    this.targets?.dispose();
+    this.effects.dispose();
+    this.context.dispose();
+  }
+}

@@ -1,0 +1,17 @@
+/** A picture that is asked for. */
+export interface FrameRequest {
+  /** position in the lap; any real */
+  phase: number;
+  /** index within the lap, for grain and dither */
+  frameIndex: number;
+  width: number;
+  height: number;
+  /** a power of two from 1 to 256 */
+  passes: number;
+  /** draw each layer's working count instead of its final one */
+  working: boolean;
+  /** grain and dither; off for measuring */
+  texture: boolean;
+  /** elements' own motion while the shutter is open; a live frame may leave it to the camera's */
+  elementMotion: boolean;
+}

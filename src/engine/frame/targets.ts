@@ -1,0 +1,28 @@
+import { NearestFilter, type WebGLRenderTarget } from 'three';
+import { floatTarget } from '../gl/target';
+
+/** Relative sizes of the targets that blurred light is drawn into, by blur size. */
+export const LEVELS = [1, 1 / 2, 1 / 4, 1 / 8] as const;
+
+/** All targets of one picture size, float32 throughout. */
+export class Targets {
+  /** light drawn at full, half, quarter and eighth size */
+  readonly levels: WebGLRenderTarget[];
+  readonly resolved: WebGLRenderTarget;
+  /** solid things of one pass; alpha is depth in metres */
+  readonly matter: WebGLRenderTarget;
+
+  constructor(
+    readonly width: number,
+    readonly height: number,
+  ) {
+    this.levels = LEVELS.map((level) => floatTarget(Math.ceil(width * level), Math.ceil(height * level)));
+    this.resolved = floatTarget(width, height);
+    this.matter = floatTarget(width, height, true);
+    this.matter.texture.minFilter = this.matter.texture.magFilter = NearestFilter;
+  }
+
+  dispose(): void {
+    for (const target of [...this.levels, this.resolved, this.matter]) target.dispose();
+  }
+}

@@ -1,0 +1,109 @@
+import * as THREE from 'three';
+import { hexToLinear } from '../../core/colour/colour';
+import { bladesAt } from '../../core/flight/form';
+import type { LensPass } from '../../core/lens/cells';
+import type { Piece } from '../../core/piece/schema';
+import { evaluateAnimated } from '../../core/time/animated';
+import { skyUniforms } from '../drawings/dome/sky';
+import { viewMatrix, type Shot } from './shot';
+import type { FrameRequest } from './request';
+
+/** Slices of the shutter in which small particles are drawn when nothing solid can hide them. */
+const SMALL_SLICES = 4;
+
+/** What every drawing knows of the camera, the air and the light of a frame, by the names the programs give it. */
+export const makeView = () => ({
+  ...skyUniforms(),
+  uPicture: { value: new THREE.Vector2() },
+  uPixelFocal: { value: 1 },
+  uApertureHalf: { value: 0 },
+  uFocus: { value: 1 },
+  uFlat: { value: 0 },
+  uAir: { value: new THREE.Vector4() },
+  uFogColour: { value: new THREE.Vector3() },
+  uViewOpen: { value: new THREE.Matrix4() },
+  uViewMid: { value: new THREE.Matrix4() },
+  uViewClose: { value: new THREE.Matrix4() },
+  uAperture: { value: new THREE.Vector4() },
+  uKey: { value: new THREE.Vector3() },
+  uFill: { value: new THREE.Vector3() },
+  uRim: { value: new THREE.Vector3() },
+  uSurround: { value: 1 },
+  // of one pass
+  uView: { value: new THREE.Matrix4() },
+  uTime: { value: 0.5 },
+  uPass: { value: new THREE.Vector4() },
+  uShare: { value: 1 },
+  uSmallSlices: { value: 1 },
+  uLens: { value: new THREE.Vector2() },
+  uJitter: { value: new THREE.Vector2() },
+  uMatter: { value: null as THREE.Texture | null },
+  uSolid: { value: false },
+  // of one target
+  uLevel: { value: new THREE.Vector4() },
+});
+export type View = ReturnType<typeof makeView>;
+
+/** Sets what is the same in all passes of a frame. */
+export function setFrame(
+  view: View,
+  { flight, look }: Piece,
+  shot: Shot,
+  { phase, width, height }: FrameRequest,
+): void {
+  view.uPicture.value.set(width, height);
+  view.uPixelFocal.value = shot.pixelFocal;
+  view.uApertureHalf.value = shot.apertureHalfM;
+  view.uFocus.value = shot.pose.focusDistance + shot.back;
+  view.uFlat.value = shot.flat;
+  const fog = evaluateAnimated(look.fogDistance, phase);
+  view.uAir.value.set(look.fogStart + shot.back, fog, look.reach + shot.back, look.nearFade);
+  view.uFogColour.value.set(...hexToLinear(look.fogColour));
+  view.uViewOpen.value.copy(shot.open);
+  view.uViewMid.value.copy(shot.mid);
+  view.uViewClose.value.copy(shot.close);
+  const rig = evaluateAnimated(look.rig, phase);
+  for (const [uniform, hex] of [
+    [view.uKey, look.rigKey],
+    [view.uFill, look.rigFill],
+    [view.uRim, look.rigRim],
+  ] as const)
+    uniform.value.set(...hexToLinear(hex)).multiplyScalar(rig);
+  view.uSurround.value = look.surround * rig;
+  view.uAperture.value.set(
+    bladesAt(flight, phase),
+    evaluateAnimated(flight.bladeTurn, phase) / 360,
+    evaluateAnimated(flight.squeeze, phase),
+    0,
+  );
+}
+
+/** One pass of a frame: the part of lens and shutter that it owns. */
+export interface Pass {
+  lens: LensPass;
+  index: number;
+  total: number;
+}
+
+/**
+ * Sets what is of one pass.
+ * @param solid whether something can hide what is behind it
+ * @returns whether small particles are drawn in this pass: without anything solid in the way their streak is closed form,
+ *   and a few slices of the shutter follow their path as well as all passes would; the first pass of each slice draws it
+ */
+export function setPass(view: View, piece: Piece, shot: Shot, { lens, index, total }: Pass, solid: boolean): boolean {
+  view.uPass.value.set(lens.a, lens.b, lens.t, Math.log2(total));
+  view.uView.value.copy(
+    total === 1 ? shot.mid : viewMatrix(piece, shot.openPhase + (shot.closePhase - shot.openPhase) * lens.t),
+  );
+  view.uTime.value = lens.t;
+  const slices = solid ? total : Math.min(total, SMALL_SLICES);
+  view.uSmallSlices.value = slices;
+  view.uShare.value = 1 / total;
+  view.uLens.value.set(lens.x * shot.apertureHalfM, lens.y * shot.apertureHalfM);
+  view.uJitter.value.set(total === 1 ? 0 : lens.b - 0.5, total === 1 ? 0 : lens.t - 0.5);
+  view.uAperture.value.w = solid ? 1 : 0;
+  view.uMatter.value = null;
+  view.uSolid.value = false;
+  return index % (total / slices) === 0;
+}

@@ -1,0 +1,94 @@
+import * as THREE from 'three';
+import type { Pipeline, Step } from '../../core/world/pipeline';
+import type { Gpu } from '../gl/gpu';
+import { fullscreenMaterial } from '../gl/quad';
+import { Feed } from './feed';
+import { ELEMENT_ROW, elementProgram } from './program';
+
+/** Rest values of the elements as a texture, four numbers a texel. */
+function restTexture(rest: Float32Array): THREE.DataTexture {
+  const rows = Math.max(1, Math.ceil(rest.length / 4 / ELEMENT_ROW));
+  const data = new Float32Array(rows * ELEMENT_ROW * 4);
+  data.set(rest);
+  const texture = new THREE.DataTexture(data, ELEMENT_ROW, rows, THREE.RGBAFormat, THREE.FloatType);
+  texture.needsUpdate = true;
+  return texture;
+}
+
+/** What the elements of a layer are kept as. */
+export interface ElementSort {
+  count: number;
+  /** they are bodies, which are bent vertex by vertex when they are drawn, not here */
+  bodies: boolean;
+  /** their rotations, order and keys are kept too */
+  turned: boolean;
+  /** four numbers an element that do not change over the lap */
+  rest: Float32Array | null;
+}
+
+/**
+ * Runs a layer's pipeline once for every element of a tile and keeps the result in textures, one texel an element: position
+ * and size, linear colour times light with how far it is there, and for what needs them rotation, key and order. Drawings
+ * read them. Changing the phase or a value changes uniforms only.
+ */
+export class ElementPass {
+  private readonly material: THREE.RawShaderMaterial;
+  private readonly targets: THREE.WebGLRenderTarget[] = [];
+  private readonly rest: THREE.DataTexture | null;
+  private readonly feed: Feed;
+
+  constructor(
+    private readonly gpu: Gpu,
+    pipeline: Pipeline,
+    private readonly sort: ElementSort,
+    gradient: THREE.Texture,
+  ) {
+    this.rest = sort.rest ? restTexture(sort.rest) : null;
+    this.feed = new Feed(this.stepsOf(pipeline));
+    this.material = fullscreenMaterial(elementProgram(pipeline, sort.bodies, sort.turned), {
+      ...this.feed.uniforms,
+      uGradient: { value: gradient },
+      uRest: { value: this.rest },
+    });
+  }
+
+  get count(): number {
+    return this.sort.count;
+  }
+
+  private stepsOf(pipeline: Pipeline): Step[] {
+    return this.sort.bodies ? pipeline.element : [...pipeline.element, ...pipeline.space];
+  }
+
+  /** Evaluates a pipeline of the same structure at a phase into a slot. */
+  run(slot: number, pipeline: Pipeline, phase: number, echoOf: readonly string[]): THREE.WebGLRenderTarget {
+    const target = this.target(slot);
+    this.feed.at(this.stepsOf(pipeline), phase, echoOf);
+    this.gpu.quad.draw(this.gpu.renderer, this.material, target);
+    return target;
+  }
+
+  /** The last run of a slot: place, look, and for what needs them turn and mark. */
+  target(slot: number): THREE.WebGLRenderTarget {
+    const made = this.targets[slot] as THREE.WebGLRenderTarget | undefined;
+    if (made) return made;
+    const rows = Math.max(1, Math.ceil(this.count / ELEMENT_ROW));
+    const target = new THREE.WebGLRenderTarget(ELEMENT_ROW, rows, {
+      count: this.sort.turned ? 4 : 2,
+      type: THREE.FloatType,
+      format: THREE.RGBAFormat,
+      minFilter: THREE.NearestFilter,
+      magFilter: THREE.NearestFilter,
+      depthBuffer: false,
+    });
+    this.targets[slot] = target;
+    return target;
+  }
+
+  dispose(): void {
+    this.feed.dispose();
+    this.material.dispose();
+    this.rest?.dispose();
+    for (const target of this.targets) (target as THREE.WebGLRenderTarget | undefined)?.dispose();
+  }
+}

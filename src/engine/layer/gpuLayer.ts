@@ -1,0 +1,115 @@
+import { shownPhase, layerEchoes, type Pipeline } from '../../core/world/pipeline';
+import { definitionOf, type Layer } from '../../core/layers/kinds';
+import type { Piece } from '../../core/piece/schema';
+import { layerExtent, pipelineOf, worldOf } from '../../core/world/layers';
+import { standsOnce } from '../../core/world/route';
+import type { Drawn, DrawingMeans } from '../drawings/drawing';
+import { drawn, isTurned } from '../drawings/kinds';
+import { ElementPass } from './elements';
+import type { LayerFrame, Moment, Phases } from './frame';
+import { fillGradient, gradientTexture } from './gradient';
+
+/** What the GPU holds for one layer. Made anew only when what its rest elements or programs depend on changes. */
+export class GpuLayer {
+  readonly elements: ElementPass;
+  readonly drawn: readonly Drawn[];
+  private readonly gradient = gradientTexture();
+  /** the layer at the frame that was asked for last */
+  frame: LayerFrame | null = null;
+
+  /** how often rest elements were made anew, for the benches */
+  static builds = 0;
+
+  private constructor(
+    private readonly structure: string,
+    piece: Piece,
+    layer: Layer,
+    share: number,
+    means: DrawingMeans,
+  ) {
+    GpuLayer.builds++;
+    const definition = definitionOf(layer.kind);
+    const world = worldOf(piece);
+    const bodies = definition.bodies?.(layer) === true;
+    const drawings = definition.drawings(layer, share, world);
+    const turned = bodies || drawings.some(isTurned);
+    const count = definition.elementCount(layer, share, world);
+    const rest = definition.rest?.(layer, world, share) ?? null;
+    this.elements = new ElementPass(means.gpu, means.pipeline, { count, bodies, turned, rest }, this.gradient);
+    this.drawn = drawings.map((drawing) => drawn(drawing, means));
+  }
+
+  /**
+   * What the GPU holds of a layer: what is given, when it still fits, or made anew.
+   * @param share of its final count
+   */
+  static fitting(
+    previous: GpuLayer | undefined,
+    piece: Piece,
+    layer: Layer,
+    share: number,
+    means: Omit<DrawingMeans, 'pipeline'>,
+  ): { held: GpuLayer; pipeline: Pipeline } {
+    const definition = definitionOf(layer.kind);
+    const pipeline = pipelineOf(piece, layer, share);
+    const world = worldOf(piece);
+    const structure = JSON.stringify([
+      layer.kind,
+      definition.elementCount(layer, share, world),
+      definition.structure(layer, world),
+      definition.restKey?.(layer, world, share) ?? (definition.rest && piece.tile),
+      pipeline.structure,
+    ]);
+    if (previous?.structure === structure) return { held: previous, pipeline };
+    previous?.dispose();
+    return { held: new GpuLayer(structure, piece, layer, share, { ...means, pipeline }), pipeline };
+  }
+
+  /** Moves its elements to where they are when the shutter opens and closes. Uploads uniforms only. */
+  moveTo(
+    piece: Piece,
+    layer: Layer,
+    pipeline: Pipeline,
+    phases: Phases,
+    shareOf: (layer: Layer) => number,
+  ): LayerFrame {
+    const definition = definitionOf(layer.kind);
+    const { frames } = piece.lap;
+    const [openPhase, phase, closePhase] = phases;
+    fillGradient(this.gradient, definition.gradient(layer));
+    const additive = definition.bodies?.(layer) !== true;
+    const moments = layerEchoes(layer, phase, frames).map(({ behind, light, of }, echo): Moment => {
+      const held = (at: number): number => shownPhase(layer, at - behind, phase - behind, frames);
+      const [first, last] = [held(openPhase), held(closePhase)];
+      const open = this.elements.run(echo * 2, pipeline, first, of);
+      const close = last === first ? open : this.elements.run(echo * 2 + 1, pipeline, last, of);
+      return {
+        open: open.textures,
+        close: close.textures,
+        light: definition.light(layer, held(phase)) * (additive ? light : 1),
+        fade: light,
+        openPhase: first,
+        closePhase: last,
+      };
+    });
+    this.frame = {
+      piece,
+      layer,
+      phases,
+      pipeline,
+      extent: layerExtent(piece, layer),
+      once: standsOnce(piece, layer),
+      look: definition.look(layer),
+      colours: this.gradient,
+      moments,
+      shareOf,
+    };
+    return this.frame;
+  }
+
+  dispose(): void {
+    this.elements.dispose();
+    this.gradient.dispose();
+    for (const drawn of this.drawn) drawn.dispose();
+  }
+}
