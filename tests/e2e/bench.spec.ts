@@ -46,7 +46,7 @@ test('layers: add, name, hide, duplicate, reorder, delete, undo', async ({ page 
   await pause(page);
   const cards = page.getByRole('complementary').getByRole('article');
   await expect(cards).toHaveCount(3);
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('button', { name: 'Add a layer' }).click();
   await page.getByRole('menuitem', { name: /Fill a space/ }).click();
   await expect(cards).toHaveCount(4);
   const name = page.getByLabel('Name of the layer');

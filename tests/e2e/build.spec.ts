@@ -22,7 +22,7 @@ const newLap = async (page: Page): Promise<void> => {
   await pause(page);
 };
 const add = async (page: Page, need: string): Promise<void> => {
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('button', { name: 'Add a layer' }).click();
   await page.getByRole('menuitem', { name: need }).click();
 };
 const treatments = (page: Page) => page.getByRole('region', { name: 'Treatments' });
@@ -66,12 +66,12 @@ test('treatments: added, set, reordered, switched off, kept over a reload, remov
   const titles = () => list.locator('b').allTextContents();
   expect(await titles()).toEqual(['Drift']);
   for (const kind of ['Disorder', 'Twist']) {
-    await list.getByRole('button', { name: 'Treat' }).click();
+    await list.getByRole('button', { name: 'Add a treatment' }).click();
     await page.getByRole('menuitem', { name: new RegExp(`^${kind}`) }).click();
   }
   expect(await titles()).toEqual(['Drift', 'Disorder', 'Twist']);
   // a particle field has no bodies to break
-  await list.getByRole('button', { name: 'Treat' }).click();
+  await list.getByRole('button', { name: 'Add a treatment' }).click();
   await expect(page.getByRole('menuitem', { name: /^Shatter/ })).toHaveCount(0);
   await page.keyboard.press('Escape');
   // a twist through the tile snaps to whole turns: a cloud has no other symmetry

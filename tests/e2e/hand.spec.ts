@@ -161,7 +161,7 @@ test('what goes wrong in a card or a band stays in it, and can be undone', async
       return write.apply(this, args);
     };
   });
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('button', { name: 'Add a layer' }).click();
   await page.getByRole('menuitem', { name: /Fill a space/ }).click();
   const count = page.getByRole('textbox', { name: /^Count/ }).first();
   await count.fill('7');

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { build, type Rollup } from 'vite';
+import { DOCUMENT_VERSION } from '../../src/core/piece/schema';
 
 declare global {
   // what tests/kinds/page.ts puts on its window
@@ -13,6 +14,8 @@ const LISTS: Record<string, string> = {
   'src/core/treatments/kinds.ts': 'treatments',
   'src/core/look/effects/kinds.ts': 'effects',
   'src/engine/effects/programs.ts': 'programs',
+  'src/core/look/lights/kinds.ts': 'lights',
+  'src/engine/lights/program.ts': 'lightPrograms',
 };
 
 async function bundle(): Promise<string> {
@@ -35,25 +38,31 @@ async function bundle(): Promise<string> {
   return output[0].output[0].code;
 }
 
-const document = (layers: object[], effects: object[]): unknown => ({
+const document = (layers: object[], effects: object[], lights: object[]): unknown => ({
   format: 'isomorph',
-  version: 4,
+  version: DOCUMENT_VERSION,
   piece: {
     id: 'p',
     name: 'Made up',
     lap: { frames: 48, rate: { num: 24, den: 1 } },
     layers,
     flight: { aside: 0.4, above: 0.3 },
-    look: { background: '#000000', backgroundEdge: '#000000', effects: [{ kind: 'tone', id: 't' }, ...effects] },
+    look: {
+      background: '#000000',
+      backgroundEdge: '#000000',
+      fogColour: '#000000',
+      lights,
+      effects: [{ kind: 'tone', id: 't' }, ...effects],
+    },
   },
 });
 const row = (more: object = {}): object => ({ kind: 'beads', id: 'row', name: 'Row', ...more });
 
-test('a made-up layer, treatment and effect, from one file each, are drawn', async ({ page }) => {
+test('a made-up layer, treatment, effect and light, from one file each, are drawn', async ({ page }) => {
   await page.goto('about:blank');
   await page.addScriptTag({ content: await bundle() });
-  const bytes = (layers: object[], effects: object[] = []): Promise<number[]> =>
-    page.evaluate((json) => globalThis.drawn(json), document(layers, effects));
+  const bytes = (layers: object[], effects: object[] = [], lights: object[] = []): Promise<number[]> =>
+    page.evaluate((json) => globalThis.drawn(json), document(layers, effects, lights));
   const sum = (picture: readonly number[]): number => picture.reduce((all, v, i) => (i % 4 === 3 ? all : all + v), 0);
   const nothing = await bytes([]);
   const beads = await bytes([row()]);
@@ -67,4 +76,15 @@ test('a made-up layer, treatment and effect, from one file each, are drawn', asy
   const inverted = await bytes([row()], [{ kind: 'invert', id: 'i' }]);
   const off = inverted.map((v, i) => (i % 4 === 3 ? 0 : Math.abs(v - (255 - beads[i]))));
   expect(Math.max(...off)).toBeLessThanOrEqual(1);
+  // bodies that nothing lights are black; in the glow of embers they are red, and twice as bright under two
+  const boxes = [{ kind: 'copies', id: 'boxes', name: 'Boxes', size: 0.6, rough: 1, metal: 0 }];
+  const lights = (count: number): object[] =>
+    Array.from({ length: count }, (_, i) => ({ kind: 'ember', id: `ember-${i}`, strength: 0.1 }));
+  const channel = (picture: readonly number[], k: number): number =>
+    picture.reduce((all, v, i) => (i % 4 === k ? all + v : all), 0);
+  const [dark, one, two] = [await bytes(boxes), await bytes(boxes, [], lights(1)), await bytes(boxes, [], lights(2))];
+  expect(channel(dark, 0)).toBe(0);
+  expect(channel(one, 0)).toBeGreaterThan(1000);
+  expect(channel(one, 2)).toBeLessThan(channel(one, 0) / 20);
+  expect(channel(two, 0)).toBeGreaterThan(channel(one, 0) * 1.2);
 });

@@ -15,17 +15,18 @@ test('effects are added, switched off, put into another order, removed, and brou
   await openRecipe(page);
   await pause(page);
   await step(page, 'Look').click();
-  const cards = page.getByRole('article');
-  const names = async (): Promise<string[]> => (await cards.locator('header b').allTextContents()).slice(3);
+  const section = page.getByRole('region', { name: 'Effects' });
+  const cards = section.getByRole('article');
+  const names = (): Promise<string[]> => cards.locator('header b').allTextContents();
   expect(await names()).toEqual(['Glow', 'Vignette', 'Tone', 'Grain', 'Dither']);
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('button', { name: 'Add an effect' }).click();
   await page.getByRole('menuitem', { name: 'Vignette' }).click();
   // the list stands as it acts: what acts on light is before tone
   expect(await names()).toEqual(['Glow', 'Vignette', 'Vignette', 'Tone', 'Grain', 'Dither']);
   // it is opened, with rows of its own
-  await expect(cards.nth(5).getByRole('textbox', { name: 'Amount' })).toBeVisible();
+  await expect(cards.nth(2).getByRole('textbox', { name: 'Amount' })).toBeVisible();
   await page.getByRole('button', { name: 'Switch Glow off' }).click();
-  await expect(cards.nth(3)).toContainText('off');
+  await expect(cards.nth(0)).toContainText('off');
   // tone is always there
   await expect(page.getByRole('button', { name: 'Remove Tone' })).toHaveCount(0);
   await move(page, 'Grain', 'ArrowDown');
@@ -42,4 +43,33 @@ test('effects are added, switched off, put into another order, removed, and brou
   await expect.poll(names, { timeout: 30_000 }).toEqual(['Glow', 'Vignette', 'Vignette', 'Tone', 'Grain']);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(names).toEqual(['Glow', 'Vignette', 'Vignette', 'Tone', 'Dither', 'Grain']);
+});
+
+test('lights are added, named, dimmed, switched off and removed', async ({ page }) => {
+  await openRecipe(page);
+  await pause(page);
+  await step(page, 'Look').click();
+  const cards = page.getByRole('region', { name: 'Lights' }).getByRole('article');
+  const names = (): Promise<string[]> => cards.locator('header b').allTextContents();
+  const before = await names();
+  expect(before.slice(0, 4)).toEqual(['All lights', 'Key', 'Fill', 'Rim']);
+  await page.getByRole('button', { name: 'Add a light' }).click();
+  await page.getByRole('menuitem', { name: 'Sun' }).click();
+  const added = cards.last();
+  await added.getByRole('textbox', { name: 'Name of the light' }).fill('Low sun');
+  await page.keyboard.press('Enter');
+  expect(await names()).toEqual([...before, 'Low sun']);
+  const strength = added.getByRole('textbox', { name: 'Strength' });
+  await strength.fill('8');
+  await strength.press('Enter');
+  await expect(added).toContainText('8 ×');
+  await page.getByRole('button', { name: 'Switch Low sun off' }).click();
+  await expect(added.locator('header')).toContainText('off');
+  await page.getByRole('button', { name: 'Remove Low sun' }).click();
+  await expect.poll(names).toEqual(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(names).toEqual([...before, 'Low sun']);
+  await saved(page);
+  await page.reload();
+  await expect.poll(names, { timeout: 30_000 }).toEqual([...before, 'Low sun']);
 });

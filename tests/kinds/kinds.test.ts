@@ -5,6 +5,7 @@ import { codecOf } from '../../src/export/codecs/registry';
 import { deliveryName } from '../../src/export/queue';
 import { traceOf } from '../../src/export/trace';
 import { newLayer, presetLayer, LAYERS, definitionOf, type LayerKind } from '../../src/core/layers/kinds';
+import { lightOf } from '../../src/core/look/lights/kinds';
 import { effectOf, EFFECTS } from '../../src/core/look/effects/kinds';
 import { toDocument } from '../../src/core/piece/document';
 import { partsOfPiece, PieceSchema, type Piece } from '../../src/core/piece/schema';
@@ -31,7 +32,10 @@ vi.mock('../../src/core/look/effects/list', async (list) => {
   const { invert } = await import('./invert');
   return { LIST: [...(await list<{ LIST: [] }>()).LIST, invert] };
 });
-
+vi.mock('../../src/core/look/lights/list', async (list) => {
+  const { ember } = await import('./ember');
+  return { LIST: [...(await list<{ LIST: [] }>()).LIST, ember] };
+});
 vi.mock('../../src/core/deliveries/list', async (list) => {
   const { tally } = await import('./tally');
   return { LIST: [...(await list<{ LIST: [] }>()).LIST, tally] };
@@ -41,20 +45,21 @@ vi.mock('../../src/export/codecs/list', async (list) => {
   return { CODECS: { ...(await list<{ CODECS: object }>()).CODECS, tally: tallyCodec } };
 });
 
-const raw = (more: object = {}): object => ({
+const raw = (more: object = {}, dimmer: unknown = 1): object => ({
   id: 'p',
   name: 'Made up',
   lap: { frames: 48, rate: { num: 24, den: 1 } },
   layers: [{ kind: 'beads', id: 'row', name: 'Row', treatments: [{ kind: 'hush', id: 'h' }], ...more }],
   flight: {},
   look: {
+    lights: [{ kind: 'ember', id: 'e', dimmer }],
     effects: [
       { kind: 'tone', id: 't' },
       { kind: 'invert', id: 'i', amount: 0.5 },
     ],
   },
 });
-const piece = (more: object = {}): Piece => PieceSchema.parse(raw(more));
+const piece = (more: object = {}, dimmer: unknown = 1): Piece => PieceSchema.parse(raw(more, dimmer));
 
 describe('kinds from one file each', () => {
   it('are listed, with their words, presets and rows', () => {
@@ -64,6 +69,7 @@ describe('kinds from one file each', () => {
     expect(definitionOf('beads').need).toBe('String beads');
     expect(treatmentOf('hush').label).toBe('Hush');
     expect(effectOf('invert').space).toBe('display');
+    expect(lightOf('ember').label).toBe('Ember');
     expect(headingsOf(definitionOf('beads').form).map(({ label }) => label)).toEqual(['Row', 'Chance']);
     const made = presetLayer('beads' as LayerKind, 0, { id: 'a', name: 'A', seed: 4 });
     expect(made).toMatchObject({ kind: 'beads', count: 24, seed: 4 });
@@ -85,11 +91,14 @@ describe('kinds from one file each', () => {
     const [finding] = stateReport(open).findings.filter(({ ok }) => !ok);
     expect(finding).toMatchObject({ id: 'value:layers.0.windings', repair: { value: 2 } });
     expect(stateReport(mendValues(open)).ok).toBe(true);
+    // a light that comes back weaker than it was jumps
+    const jumps = stateReport(piece({}, { law: 'wound', start: 1, perLap: 0.5 })).findings.filter(({ ok }) => !ok);
+    expect(jumps.map(({ id }) => id)).toEqual(['value:look.lights.0.dimmer']);
   });
 
   it('are parts of the piece: unknown fields, retiming, siblings and documents know them', () => {
     const words = partsOfPiece(piece()).map((part) => part.words.join(' / '));
-    expect(words).toEqual(expect.arrayContaining(['Row', 'Row / Hush', 'Look / Invert']));
+    expect(words).toEqual(expect.arrayContaining(['Row', 'Row / Hush', 'Look / Ember', 'Look / Invert']));
     const parsed = parsePiece(JSON.parse(JSON.stringify(toDocument(piece({ odd: 1 })))));
     expect(parsed).toMatchObject({ ok: true, unknown: ['layers.0.odd'] });
     expect(retimed(piece(), { ...piece().lap, frames: 96 }).layers).toEqual(piece().layers);

@@ -16,7 +16,7 @@ interface Props<K extends string> {
 export function AddMenu<K extends string>({ words, label, kinds, onAdd }: Props<K>) {
   return (
     <MenuTrigger>
-      <Button>
+      <Button label={label}>
         <Plus size={14} /> {words}
       </Button>
       <Popover className={styles.popover} placement="bottom end">

@@ -1,11 +1,12 @@
 import { animated, colour, form, heading, listOf, number, type ValueOf } from '../forms';
 import { effectOf, EFFECTS, effectsTrouble, standardEffects, type Effect } from './effects/kinds';
+import { lightName, LIGHTS, lightsTrouble, MOST_LIGHTS, standardLights, type Light } from './lights/kinds';
 
 const back = heading('Background');
 const air = heading('Air');
-const rig = heading('Light');
+const rig = heading('All lights');
 
-export const LOOK_HEADINGS = { back, rig, air };
+export const LOOK_HEADINGS = { back, air, rig };
 
 export const LOOK = form({
   background: colour('#04070a', {
@@ -19,24 +20,13 @@ export const LOOK = form({
     hint: 'Colour behind everything, towards the corners.',
   }),
   rig: animated(1, {
-    label: 'Light',
+    label: 'All lights',
     unit: '×',
     min: 0,
     max: 100,
     comfort: 3,
     group: rig,
-    hint: 'Brightness of the lights on bodies: a key from the right, a fill from the left, a rim from behind.',
-  }),
-  rigKey: colour('#ffe9cf', {
-    label: 'Key',
-    group: rig,
-    hint: 'Colour of the main light, from the right above the camera.',
-  }),
-  rigFill: colour('#8fb4e0', { label: 'Fill', group: rig, hint: 'Colour of the weaker light from the left.' }),
-  rigRim: colour('#cfe4ff', {
-    label: 'Rim',
-    group: rig,
-    hint: 'Colour of the light from behind that draws the edges.',
+    hint: 'Master of all suns: it dims and brightens them together.',
   }),
   surround: number(1, {
     label: 'Soft boxes',
@@ -45,7 +35,7 @@ export const LOOK = form({
     max: 20,
     comfort: 3,
     group: rig,
-    hint: 'Brightness of the soft lights around, which polished things reflect.',
+    hint: 'Master of the soft boxes and the surroundings, besides the one of all lights.',
   }),
   fogDistance: animated(8, {
     label: 'Clear for',
@@ -84,6 +74,10 @@ export const LOOK = form({
     comfort: 3,
     group: air,
     hint: 'Things fade out within this many metres before the lens.',
+  }),
+  lights: listOf(LIGHTS, MOST_LIGHTS, (light) => lightName(light as Light), {
+    initial: standardLights,
+    trouble: lightsTrouble,
   }),
   effects: listOf(EFFECTS, 24, (effect) => effectOf((effect as Effect).kind).label, {
     initial: standardEffects,

@@ -5,6 +5,7 @@ import type { LensPass } from '../../core/lens/cells';
 import type { Piece } from '../../core/piece/schema';
 import { evaluateAnimated } from '../../core/time/animated';
 import { skyUniforms } from '../drawings/dome/sky';
+import { lightUniforms, setLights } from '../lights/table';
 import { viewMatrix, type Shot } from './shot';
 import type { FrameRequest } from './request';
 
@@ -14,6 +15,7 @@ const SMALL_SLICES = 4;
 /** What every drawing knows of the camera, the air and the light of a frame, by the names the programs give it. */
 export const makeView = () => ({
   ...skyUniforms(),
+  ...lightUniforms(),
   uPicture: { value: new THREE.Vector2() },
   uPixelFocal: { value: 1 },
   uApertureHalf: { value: 0 },
@@ -25,10 +27,6 @@ export const makeView = () => ({
   uViewMid: { value: new THREE.Matrix4() },
   uViewClose: { value: new THREE.Matrix4() },
   uAperture: { value: new THREE.Vector4() },
-  uKey: { value: new THREE.Vector3() },
-  uFill: { value: new THREE.Vector3() },
-  uRim: { value: new THREE.Vector3() },
-  uSurround: { value: 1 },
   // of one pass
   uView: { value: new THREE.Matrix4() },
   uTime: { value: 0.5 },
@@ -62,14 +60,7 @@ export function setFrame(
   view.uViewOpen.value.copy(shot.open);
   view.uViewMid.value.copy(shot.mid);
   view.uViewClose.value.copy(shot.close);
-  const rig = evaluateAnimated(look.rig, phase);
-  for (const [uniform, hex] of [
-    [view.uKey, look.rigKey],
-    [view.uFill, look.rigFill],
-    [view.uRim, look.rigRim],
-  ] as const)
-    uniform.value.set(...hexToLinear(hex)).multiplyScalar(rig);
-  view.uSurround.value = look.surround * rig;
+  setLights(view, look, phase);
   view.uAperture.value.set(
     bladesAt(flight, phase),
     evaluateAnimated(flight.bladeTurn, phase) / 360,

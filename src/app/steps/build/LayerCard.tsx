@@ -6,6 +6,7 @@ import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
 import { ChoiceField } from '../../parts/ChoiceField';
 import { Inspector } from '../../parts/Inspector';
+import { NameRow } from '../../parts/NameRow';
 import { PlainRow } from '../../parts/PlainRow';
 import { ReorderItem } from '../../parts/Reorder';
 import rows from '../../parts/Row.module.css';
@@ -13,7 +14,6 @@ import { bench, useBench } from '../../state/bench';
 import { LayerDrawing } from './LayerDrawing';
 import { applyPreset, duplicateLayer, removeLayer } from './layerEdits';
 import { TreatmentList } from './TreatmentList';
-import { LayerName } from './LayerName';
 import styles from './Build.module.css';
 
 const SHARES: Record<string, string> = {
@@ -77,7 +77,7 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
           }
         >
           <section className={rows.group}>
-            <LayerName path={[...path, 'name']} name={layer.name} />
+            <NameRow path={[...path, 'name']} name={layer.name} of="layer" />
             <PlainRow
               label="Start from"
               hint="Sets every value of this layer to one of its presets; undo brings them back."

@@ -1,8 +1,14 @@
 import { useId } from 'react';
+import type { Light } from '../../../core/look/lights/kinds';
+import { evaluateAnimated } from '../../../core/time/animated';
 import type { Look, LOOK_HEADINGS } from '../../../core/look/form';
 
+/** How strong a light is at a moment, its master included. */
+const level = (light: Light, look: Look, phase: number): number =>
+  light.off ? 0 : light.strength * evaluateAnimated(light.dimmer, phase) * evaluateAnimated(look.rig, phase);
+
 /** A small drawing of what a card of the look does, in the piece's own colours. */
-export function LookDrawing({ name, look }: { name: keyof typeof LOOK_HEADINGS; look: Look }) {
+export function LookDrawing({ name, look, phase }: { name: keyof typeof LOOK_HEADINGS; look: Look; phase: number }) {
   const id = useId();
   switch (name) {
     case 'back':
@@ -19,15 +25,16 @@ export function LookDrawing({ name, look }: { name: keyof typeof LOOK_HEADINGS; 
       );
     case 'rig':
       return (
-        <svg viewBox="0 0 44 32" width="44" height="32">
-          <defs>
-            <radialGradient id={id} cx="0.68" cy="0.3" r="0.8">
-              <stop offset="0" stopColor={look.rigKey} />
-              <stop offset="0.7" stopColor={look.rigFill} stopOpacity="0.35" />
-              <stop offset="1" stopColor={look.rigRim} />
-            </radialGradient>
-          </defs>
-          <circle cx="22" cy="16" r="12" fill={`url(#${id})`} />
+        <svg viewBox="0 0 44 32" width="44" height="32" stroke="currentColor" strokeWidth="1.4">
+          <path d="M8 27V5M8 27h28" stroke="var(--line-strong)" />
+          {look.lights.slice(0, 8).map((light, i) => (
+            <path
+              key={light.id}
+              d={`M${12 + i * 3.4} 26v${-Math.min(20, 1 + 7 * level(light, look, phase))}`}
+              stroke={light.colour}
+              strokeWidth="2.2"
+            />
+          ))}
         </svg>
       );
     case 'air':

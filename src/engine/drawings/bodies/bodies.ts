@@ -7,7 +7,7 @@ import { rawMaterial } from '../../gl/quad';
 import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { LIT, SOLID } from '../lit';
+import { litSource, SOLID } from '../lit';
 import { litUniforms, phaseAt, setMatter, showLit } from '../uniforms';
 import fragment from './bodies.frag.glsl?raw';
 import vertex from './bodies.vert.glsl?raw';
@@ -37,7 +37,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const own = { ...litUniforms(), uFirst: { value: first } };
     const material = rawMaterial(
       vertexProgram(pipeline) + viewSource + vertex,
-      LIT + viewSource + fragment,
+      litSource() + viewSource + fragment,
       { ...view, ...own, ...feed.uniforms },
       { ...SOLID, side: mesh.open ? THREE.DoubleSide : THREE.FrontSide },
     );

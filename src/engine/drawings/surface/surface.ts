@@ -3,7 +3,7 @@ import type { DrawingOf } from '../../../core/layers/drawing';
 import viewSource from '../../frame/view.glsl?raw';
 import { bareGeometry, rawMaterial } from '../../gl/quad';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { LIT, SOLID } from '../lit';
+import { litSource, SOLID } from '../lit';
 import { elementUniforms, litUniforms, setMatter, showElements, showLit } from '../uniforms';
 import fragment from './surface.frag.glsl?raw';
 import vertex from './surface.vert.glsl?raw';
@@ -21,7 +21,7 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
     const head = smooth ? '#define SMOOTH\n' : '';
     const material = rawMaterial(
       head + viewSource + vertex,
-      head + (smooth ? LIT : '') + viewSource + fragment,
+      head + (smooth ? litSource() : '') + viewSource + fragment,
       { ...view, ...own },
       OPTIONS,
     );

@@ -1,9 +1,17 @@
 import { useState } from 'react';
-import { PlainRow } from '../../parts/PlainRow';
-import { bench } from '../../state/bench';
-import styles from './Build.module.css';
+import { PlainRow } from './PlainRow';
+import { bench } from '../state/bench';
+import styles from './Row.module.css';
 
-export function LayerName({ path, name }: { path: readonly (string | number)[]; name: string }) {
+interface Props {
+  path: readonly (string | number)[];
+  name: string;
+  /** what is named, in a word */
+  of: string;
+}
+
+/** A name that can be typed over. */
+export function NameRow({ path, name, of }: Props) {
   const [draft, setDraft] = useState<string | null>(null);
   const commit = (): void => {
     if (draft !== null && draft !== name) bench.set(path, draft.slice(0, 120));
@@ -13,7 +21,7 @@ export function LayerName({ path, name }: { path: readonly (string | number)[]; 
     <PlainRow label="Name">
       <input
         className={styles.name}
-        aria-label="Name of the layer"
+        aria-label={`Name of the ${of}`}
         value={draft ?? name}
         onChange={(event) => setDraft(event.target.value)}
         onBlur={commit}

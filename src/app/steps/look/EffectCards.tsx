@@ -1,0 +1,64 @@
+import type { ReactNode } from 'react';
+import { effectOf, EFFECTS, inOrder, newEffect, type Effect, type EffectKind } from '../../../core/look/effects/kinds';
+import { AddMenu } from '../../parts/AddMenu';
+import { Boundary } from '../../parts/Boundary';
+import { CardsHead } from '../../parts/CardsHead';
+import { Reorder } from '../../parts/Reorder';
+import { bench, useBench, usePiece } from '../../state/bench';
+import { movedOver, newId } from '../../state/edit';
+import { EffectDrawing } from './EffectDrawing';
+import { GlowRows } from './GlowRows';
+import styles from './Look.module.css';
+import { PartCard } from './PartCard';
+
+/** Kinds whose values are more than rows. */
+const EDITORS: Partial<Record<EffectKind, (props: { index: number }) => ReactNode>> = { glow: GlowRows };
+
+/** Kinds of effect that can be added: a look always has those it cannot be without. */
+const ADDED = EFFECTS.names.filter((kind) => !effectOf(kind).always).map((kind) => ({ ...effectOf(kind), kind }));
+
+/** The list stands in the order in which its effects act: what it shows is what is done. */
+const setEffects = (effects: readonly Effect[]): void => bench.set(['look', 'effects'], inOrder(effects));
+
+/** A new effect after those that act on the same, opened. */
+function add(effects: readonly Effect[], kind: EffectKind): void {
+  const id = newId('effect');
+  setEffects([...effects, newEffect(kind, id)]);
+  bench.patch({ open: id });
+}
+
+/** What is done to the picture, in order. */
+export function EffectCards() {
+  const piece = usePiece();
+  const phase = useBench((state) => state.status?.phase ?? 0);
+  const { effects } = piece.look;
+  return (
+    <section aria-label="Effects" className={styles.list}>
+      <CardsHead title="Effects">
+        <AddMenu words="Add" label="Add an effect" kinds={ADDED} onAdd={(kind) => add(effects, kind)} />
+      </CardsHead>
+      <Reorder ids={effects.map(({ id }) => id)} onMove={(id, over) => setEffects(movedOver(effects, id, over))}>
+        {effects.map((effect, index) => {
+          const { label, form, always = false, summary } = effectOf(effect.kind);
+          const Editor = EDITORS[effect.kind];
+          return (
+            <Boundary key={effect.id} what={`The card ${label}`} of={piece}>
+              <PartCard
+                part={effect}
+                title={label}
+                summary={summary(effect, phase)}
+                drawing={<EffectDrawing effect={effect} />}
+                form={form}
+                path={['look', 'effects', index]}
+                always={always}
+                onRemove={() => setEffects(effects.filter(({ id }) => id !== effect.id))}
+              >
+                {Editor ? <Editor index={index} /> : null}
+              </PartCard>
+            </Boundary>
+          );
+        })}
+      </Reorder>
+    </section>
+  );
+}

@@ -1,0 +1,74 @@
+import {
+  lightName,
+  lightOf,
+  LIGHTS,
+  MOST_LIGHTS,
+  newLight,
+  type Light,
+  type LightKind,
+} from '../../../core/look/lights/kinds';
+import { AddMenu } from '../../parts/AddMenu';
+import { Boundary } from '../../parts/Boundary';
+import { CardsHead } from '../../parts/CardsHead';
+import { NameRow } from '../../parts/NameRow';
+import { Reorder } from '../../parts/Reorder';
+import rows from '../../parts/Row.module.css';
+import { bench, useBench, usePiece } from '../../state/bench';
+import { movedOver, newId } from '../../state/edit';
+import { LightDrawing } from './LightDrawing';
+import styles from './Look.module.css';
+import { LookCard } from './LookCard';
+import { PartCard } from './PartCard';
+
+const ADDED = LIGHTS.names.map((kind) => ({ ...lightOf(kind), kind }));
+
+const setLights = (lights: readonly Light[]): void => bench.set(['look', 'lights'], lights);
+
+/** A new light after the others, opened. */
+function add(lights: readonly Light[], kind: LightKind): void {
+  const id = newId('light');
+  setLights([...lights, newLight(kind, id)]);
+  bench.patch({ open: id });
+}
+
+/** The master of all lights, then each of them. */
+export function LightCards() {
+  const piece = usePiece();
+  const phase = useBench((state) => state.status?.phase ?? 0);
+  const { lights } = piece.look;
+  return (
+    <section aria-label="Lights" className={styles.list}>
+      <CardsHead title="Lights">
+        {lights.length < MOST_LIGHTS ? (
+          <AddMenu words="Add" label="Add a light" kinds={ADDED} onAdd={(kind) => add(lights, kind)} />
+        ) : (
+          <span className={styles.most}>{MOST_LIGHTS} is the most</span>
+        )}
+      </CardsHead>
+      <LookCard group="rig" />
+      <Reorder ids={lights.map(({ id }) => id)} onMove={(id, over) => setLights(movedOver(lights, id, over))}>
+        {lights.map((light, index) => {
+          const { form, summary } = lightOf(light.kind);
+          const path = ['look', 'lights', index];
+          return (
+            <Boundary key={light.id} what={`The card ${lightName(light)}`} of={piece}>
+              <PartCard
+                part={light}
+                title={lightName(light)}
+                summary={summary(light, phase)}
+                drawing={<LightDrawing light={light} phase={phase} />}
+                form={form}
+                path={path}
+                onRemove={() => setLights(lights.filter(({ id }) => id !== light.id))}
+              >
+                <section className={rows.group}>
+                  <NameRow path={[...path, 'name']} name={light.name} of="light" />
+                </section>
+              </PartCard>
+            </Boundary>
+          );
+        })}
+      </Reorder>
+    </section>
+  );
+}

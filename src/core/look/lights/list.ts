@@ -1,0 +1,6 @@
+import { softBox } from './softBox/softBox';
+import { sun } from './sun/sun';
+import { surroundings } from './surroundings/surroundings';
+
+/** Every kind of light, in the order they are offered. A new kind is a folder and its name here, and its program in engine/lights. */
+export const LIST = [sun, softBox, surroundings] as const;

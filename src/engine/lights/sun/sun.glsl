@@ -1,0 +1,1 @@
+vec3 light_on(Light light, Surface s) { return lit(s, light.from, light.colour * light.strength); }

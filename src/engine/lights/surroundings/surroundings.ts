@@ -1,0 +1,4 @@
+import type { LightProgram } from '../program';
+import glsl from './surroundings.glsl?raw';
+
+export const surroundings: LightProgram = { shines: 'from', glsl };

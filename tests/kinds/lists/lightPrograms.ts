@@ -1,0 +1,4 @@
+import { PROGRAMS as SHIPPED } from '../../../src/engine/lights/list';
+import { emberProgram } from '../ember';
+
+export const PROGRAMS = { ...SHIPPED, ember: emberProgram };
