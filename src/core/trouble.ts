@@ -12,6 +12,7 @@ export type TroubleCode =
   | 'drawing-failed'
   | 'effect-needs'
   | 'not-written'
+  | 'no-room'
   | 'refused'
   /** a fault of the program itself */
   | 'impossible';

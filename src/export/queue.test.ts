@@ -17,7 +17,7 @@ const delivery = (more: Partial<Delivery> = {}): Delivery =>
   DELIVERY.schema.parse({ id: 'd', format: 'png', width: 64, height: 36, ...more });
 const done = (ok = true): ExportResult => ({
   state: 'done',
-  bytes: new Uint8Array([1, 2]),
+  file: new Blob([new Uint8Array([1, 2])]),
   verified: { frames: 48, seconds: 2, ok, says: ok ? '48 pictures' : 'one is missing' },
   seconds: 1,
 });
@@ -25,11 +25,14 @@ const settle = (): Promise<void> => new Promise((resolve) => setTimeout(resolve)
 
 /** Jobs begun, each with how it is brought to an end. */
 let begun: { end(result: ExportResult): void; fail(error: Error): void }[];
+/** numbers of the jobs whose files were given back, from 1 */
+let givenBack: number[];
 let busy: boolean[];
 let ended: Job[];
 let queue: ExportQueue;
 beforeEach(() => {
   begun = [];
+  givenBack = [];
   busy = [];
   ended = [];
   queue = new ExportQueue(
@@ -39,7 +42,8 @@ beforeEach(() => {
       const result = new Promise<ExportResult>((resolve, reject) => ([end, fail] = [resolve, reject]));
       begun.push({ end, fail });
       progress({ done: 3, of: 48, left: null });
-      return { result, cancel: () => end({ state: 'cancelled', done: 3 }) };
+      const n = begun.length;
+      return { result, cancel: () => end({ state: 'cancelled', done: 3 }), giveBack: () => givenBack.push(n) };
     },
     { busy: (now) => busy.push(now), ended: (job) => ended.push(job) },
   );
@@ -82,6 +86,21 @@ describe('the queue', () => {
     expect(begun.length).toBe(3);
     queue.forget('a');
     expect(queue.jobs.map(({ id }) => id)).toEqual(['b', 'c', 'd']);
+    // there was no file to give back
+    expect(givenBack).toEqual([]);
+  });
+
+  it('what is forgotten gives the room of its file back, once', async () => {
+    for (const id of ['a', 'b']) queue.add(id, piece, delivery());
+    begun[0].end(done());
+    await settle();
+    begun[1].end(done());
+    await settle();
+    queue.forget('b');
+    queue.forget('b');
+    expect(givenBack).toEqual([2]);
+    queue.forget('a');
+    expect(givenBack).toEqual([2, 1]);
   });
 
   it('a job that cannot even begin is a failed one', async () => {

@@ -43,6 +43,8 @@ export interface QueueListener {
 export class ExportQueue {
   readonly store: StoreApi<{ jobs: readonly Job[] }> = createStore(() => ({ jobs: [] }));
   private running: { id: string; job: RunningExport } | null = null;
+  /** what gives back the files of the jobs that are done */
+  private readonly files = new Map<string, () => void>();
 
   constructor(
     private readonly start: Start,
@@ -66,7 +68,10 @@ export class ExportQueue {
     else this.update(id, { state: 'cancelled', says: 'not started' });
   }
 
+  /** Takes a job from the list, and its file from the disk. */
   forget(id: string): void {
+    this.files.get(id)?.();
+    this.files.delete(id);
     this.set(this.jobs.filter((job) => job.id !== id));
   }
 
@@ -88,7 +93,9 @@ export class ExportQueue {
     this.listener.busy(true);
     try {
       this.running = { id, job: this.start(job.piece, job.delivery, (progress) => this.update(id, { progress })) };
-      this.update(id, ended(job.delivery, await this.running.job.result));
+      const result = await this.running.job.result;
+      if (result.state === 'done') this.files.set(id, this.running.job.giveBack);
+      this.update(id, ended(job.delivery, result));
     } catch (error) {
       this.update(id, { state: 'failed', says: troubleWords(error) });
     }
@@ -108,7 +115,8 @@ function ended({ format }: Delivery, result: ExportResult): Partial<Job> {
     case 'cancelled':
       return { state: 'cancelled', says: `stopped after ${result.done} frames` };
     case 'done': {
-      const blob = new Blob([result.bytes as Uint8Array<ArrayBuffer>], { type: formatOf(format).mime });
+      // a part of a file on the disk is that file: nothing is read
+      const blob = result.file.slice(0, result.file.size, formatOf(format).mime);
       return { state: 'done', says: result.verified.says, verified: result.verified.ok, result: blob };
     }
   }

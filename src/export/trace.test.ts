@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { colourSum, lumaCells, offBy, rgbaCells, shows, traceOf } from './trace';
-import { i420Bytes, toI420Into } from './yuv';
+import { i420Bytes, toI420Into } from './codecs/video/yuv';
 
 /** A picture whose every pixel is a function of its place. */
 const picture = (width: number, height: number, at: (x: number, y: number) => [number, number, number]): Uint8Array => {

@@ -4,6 +4,7 @@ import type { Piece } from '../core/piece/schema';
 import { startEngine } from '../engine/client';
 import { sayStarted } from '../engine/work/alive';
 import { letTroublesCross } from '../engine/work/crossing';
+import { openPlace, type Place } from './bytes/place';
 import type { SinkSettings, Verified } from './codecs/codec';
 import { codecOf } from './codecs/registry';
 import { remainingSeconds } from './estimate';
@@ -17,7 +18,7 @@ export interface ExportProgress {
 }
 
 export type ExportResult =
-  | { state: 'done'; bytes: Uint8Array; verified: Verified; seconds: number }
+  | { state: 'done'; file: Blob; verified: Verified; seconds: number }
   | { state: 'cancelled'; done: number }
   | { state: 'refused'; says: string };
 
@@ -26,7 +27,12 @@ export type ExportResult =
  * the frame before.
  */
 class ExportWorker {
-  async run(piece: Piece, delivery: Delivery, progress: (progress: ExportProgress) => void): Promise<ExportResult> {
+  async run(
+    piece: Piece,
+    delivery: Delivery,
+    place: Place,
+    progress: (progress: ExportProgress) => void,
+  ): Promise<ExportResult> {
     const { first, count } = deliveryFrames(delivery, piece.lap.frames);
     const { width, height } = delivery;
     const settings: SinkSettings = { width, height, rate: piece.lap.rate, count, first, dataRate: delivery.rate };
@@ -37,7 +43,8 @@ class ExportWorker {
     const engine = startEngine();
     const frame = (index: number): Promise<Uint8Array> =>
       engine.api.pixels({ piece, frameIndex: first + index, width, height, passes: Number(delivery.samples) });
-    const sink = await codec.open(settings);
+    const out = await openPlace(place);
+    const sink = await codec.open(settings, out);
     try {
       const times: number[] = [];
       const traces: FrameTrace[] = [];
@@ -53,12 +60,13 @@ class ExportWorker {
         last = now;
         progress({ done: i + 1, of: count, left: remainingSeconds(times, count - i - 1) });
       }
-      const bytes = await sink.finish();
-      const verified = await codec.verify(bytes, settings, traces);
-      const result: ExportResult = { state: 'done', bytes, verified, seconds: (performance.now() - started) / 1000 };
-      return Comlink.transfer(result, [bytes.buffer]);
+      await sink.finish();
+      const file = await out.finish();
+      const verified = await codec.verify(file, settings, traces);
+      return { state: 'done', file, verified, seconds: (performance.now() - started) / 1000 };
     } catch (error) {
       await sink.abandon().catch(() => undefined);
+      await out.abandon().catch(() => undefined);
       throw error;
     } finally {
       engine.close();

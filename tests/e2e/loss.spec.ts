@@ -27,7 +27,7 @@ const rendered = (page: Page, json: unknown, delivery: object) =>
       const { size, verified } = await lab.render(lab.parse(document), options as object, (p) =>
         Object.assign(globalThis, { progressOfRender: p.done }),
       );
-      return { verified, base64: lab.slice(0, size) };
+      return { verified, base64: await lab.slice(0, size) };
     },
     [json, delivery] as const,
   );

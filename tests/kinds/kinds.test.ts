@@ -1,6 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import { DELIVERY } from '../../src/core/deliveries/form';
 import { headingsOf, isShown } from '../../src/core/forms';
+import { MemorySink } from '../../src/export/bytes/memory';
 import { codecOf } from '../../src/export/codecs/registry';
 import { deliveryName } from '../../src/export/queue';
 import { traceOf } from '../../src/export/trace';
@@ -122,10 +123,12 @@ describe('kinds from one file each', () => {
     const codec = codecOf(delivery.format);
     const settings = { width: 16, height: 16, rate: piece().lap.rate, count: 2, first: 0, dataRate: delivery.rate };
     expect(await codec.refusal({ ...settings, count: 101 })).toBe('too many lines');
-    const sink = await codec.open(settings);
+    const out = new MemorySink();
+    const sink = await codec.open(settings, out);
     const frames = [3, 200].map((v) => new Uint8Array(16 * 16 * 4).fill(v));
     for (const frame of frames) await sink.add(frame);
-    const bytes = await sink.finish();
+    await sink.finish();
+    const bytes = await out.finish();
     const traces = frames.map((frame) => traceOf(frame, 16, 16));
     expect(await codec.verify(bytes, settings, traces)).toMatchObject({ ok: true, frames: 2 });
     expect(await codec.verify(bytes, settings, [traces[1], traces[0]])).toMatchObject({ ok: false });

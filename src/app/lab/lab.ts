@@ -5,7 +5,7 @@ import { DELIVERY } from '../../core/deliveries/form';
 import { proxy, startEngine } from '../../engine/client';
 import type { Piece } from '../../core/piece/schema';
 import { contentKey, STRIP_COLUMNS, STRIP_FRAMES, STRIP_WIDTH, stripHeight } from '../shell/strip';
-import { codecOf, startExport, type ExportProgress } from '../../export/client';
+import { codecOf, MemorySink, startExport, type ExportProgress } from '../../export/client';
 
 /** Bytes as base64, in pieces that fit a call's arguments. */
 function base64(bytes: Uint8Array): string {
@@ -14,7 +14,7 @@ function base64(bytes: Uint8Array): string {
   return btoa(text);
 }
 
-let written: Uint8Array = new Uint8Array();
+let written = new Blob();
 
 /** What the command line and the browser tests find on `window` of the lab page. */
 const lab = {
@@ -55,9 +55,9 @@ const lab = {
     const result = await startExport(piece, parsed.data, progress).result;
     if (result.state !== 'done')
       throw new Trouble(result.state, result.state === 'refused' ? result.says : 'cancelled');
-    written = result.bytes;
+    written = result.file;
     const { seconds, verified } = result;
-    return { seconds, verified, size: written.length };
+    return { seconds, verified, size: written.size };
   },
   /** seconds that rendering alone, encoding alone and the export of the same frames take; for benches */
   async exportTimes(
@@ -79,7 +79,7 @@ const lab = {
     });
     const encode = await seconds(async () => {
       const settings = { width, height, rate: piece.lap.rate, count: frames, first: 0, dataRate: 'high' as const };
-      const sink = await codecOf('mp4').open(settings);
+      const sink = await codecOf('mp4').open(settings, new MemorySink());
       for (const picture of pictures) await sink.add(picture);
       await sink.finish();
     });
@@ -89,8 +89,8 @@ const lab = {
     return { render, encode, both };
   },
   /** a part of the last result as base64 */
-  slice(from: number, to: number): string {
-    return base64(written.subarray(from, Math.min(to, written.length)));
+  async slice(from: number, to: number): Promise<string> {
+    return base64(new Uint8Array(await written.slice(from, to).arrayBuffer()));
   },
   proxy,
 };

@@ -18,7 +18,7 @@ const pose = (x: number, yaw: number): CameraPose => ({
   position: [x, 0, 0],
   quaternion: viewTurn({ yaw, pitch: 0, roll: 0 }),
 });
-const piece = keepView(keepView(empty, 'key', pose(1, 0), 0.1, 'a'), 'key', pose(5, 60), 0.6, 'b');
+const piece = keepView(keepView(empty, 'keys', pose(1, 0), 0.1, 'a'), 'keys', pose(5, 60), 0.6, 'b');
 
 describe('camera keys', () => {
   it('are one for all the values that a kept view set', () => {

@@ -1,10 +1,12 @@
 import type { Piece } from './schema';
-import type { Animated, Ease, Key } from '../time/animated';
+import { routeOf } from '../flight/routes/kinds';
+import { valueAt } from '../forms';
+import { AnimatedSchema, type Animated, type Ease, type Key } from '../time/animated';
 
 type Flight = Piece['flight'];
 
 /** The values that a view kept as a key sets together. */
-const inRoute = ['aside', 'above', 'ahead'] as const;
+const inRoute = ({ route }: Flight): readonly string[] => routeOf(route.kind).keyed ?? [];
 const inFlight = ['yaw', 'pitch', 'roll'] as const;
 
 const keysOf = (value: Animated): readonly Key[] =>
@@ -18,13 +20,14 @@ export interface CameraKey {
   ease: Ease | null;
 }
 
-const valuesOf = (flight: Flight): Animated[] =>
-  flight.route.kind === 'keys'
-    ? [
-        ...inRoute.map((name) => (flight.route as Record<typeof name, Animated>)[name]),
-        ...inFlight.map((name) => flight[name]),
-      ]
+const valueIn = ({ route }: Flight, name: string): Animated => AnimatedSchema.parse(valueAt(route, name));
+
+const valuesOf = (flight: Flight): Animated[] => {
+  const names = inRoute(flight);
+  return names.length > 0
+    ? [...names.map((name) => valueIn(flight, name)), ...inFlight.map((name) => flight[name])]
     : [];
+};
 
 /** The frames of the lap at which a free route has keys, in order. */
 export function cameraKeys({ flight, lap: { frames } }: Piece): CameraKey[] {
@@ -45,8 +48,8 @@ export function cameraKeys({ flight, lap: { frames } }: Piece): CameraKey[] {
 /** The piece with the keys of all six values changed together. */
 function withKeys(piece: Piece, change: (keys: readonly Key[]) => Key[]): Piece {
   const { flight } = piece;
-  const { route } = flight;
-  if (route.kind !== 'keys') return piece;
+  const names = inRoute(flight);
+  if (names.length === 0) return piece;
   const changed = (value: Animated): Animated => {
     const keys = keysOf(value);
     if (keys.length === 0) return value;
@@ -57,7 +60,7 @@ function withKeys(piece: Piece, change: (keys: readonly Key[]) => Key[]): Piece 
     ...piece,
     flight: {
       ...flight,
-      route: { ...route, ...Object.fromEntries(inRoute.map((name) => [name, changed(route[name])])) },
+      route: { ...flight.route, ...Object.fromEntries(names.map((name) => [name, changed(valueIn(flight, name))])) },
       ...Object.fromEntries(inFlight.map((name) => [name, changed(flight[name])])),
     },
   };

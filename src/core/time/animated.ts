@@ -154,3 +154,17 @@ export function snapAnimated(value: Animated, step = 0): Animated {
 
 /** A value that goes on by so much in every lap. */
 export const wound = (perLap: number, start = 0): Wound => ({ law: 'wound', start, perLap });
+
+/**
+ * The value with a key at a phase: a key that is there already, within half a frame, takes the value; a value without keys
+ * becomes keyed there.
+ */
+export function keyedAt(value: Animated, phase: number, v: number, id: string, frames: number): Animated {
+  const near = 0.5 / frames;
+  const keys = typeof value === 'object' && value.law === 'keyed' ? value.keys : [];
+  const found = keys.find(({ at }) => Math.abs(at - phase) < near);
+  const next = found
+    ? keys.map((key) => (key === found ? { ...key, value: v } : key))
+    : [...keys, { id, at: phase, value: v, ease: 'smooth' as const }];
+  return { law: 'keyed', keys: [...next].sort((a, b) => a.at - b.at) };
+}

@@ -45,7 +45,7 @@ describe('keeping a view', () => {
   });
 
   it('as keys: the camera passes through every kept view, smoothly, and the lap closes', () => {
-    const kept = calm(keepView(keepView(piece, 'key', one, 0.1, 'x'), 'key', two, 0.6, 'y'));
+    const kept = calm(keepView(keepView(piece, 'keys', one, 0.1, 'x'), 'keys', two, 0.6, 'y'));
     for (const [phase, view] of [
       [0.1, one],
       [0.6, two],
@@ -55,13 +55,13 @@ describe('keeping a view', () => {
     }
     expect(stateReport(kept).ok).toBe(true);
     // a view kept again at the same frame replaces it
-    const again = keepView(kept, 'key', one, 0.602, 'z');
+    const again = keepView(kept, 'keys', one, 0.602, 'z');
     expect(cameraPose(again, 0.6).position[0]).toBeCloseTo(1, 3);
   });
 
   it('turns the shorter way from key to key', () => {
-    const near = keepView(piece, 'key', pose([0, 0, 0], 170, 0), 0, 'x');
-    const kept = keepView(near, 'key', pose([0, 0, 0], -170, 0), 0.5, 'y');
+    const near = keepView(piece, 'keys', pose([0, 0, 0], 170, 0), 0, 'x');
+    const kept = keepView(near, 'keys', pose([0, 0, 0], -170, 0), 0.5, 'y');
     const yaw = kept.flight.yaw;
     if (typeof yaw !== 'object' || yaw.law !== 'keyed') throw new Error('not keyed');
     expect(yaw.keys.map(({ value }) => value)).toEqual([170, 190]);
@@ -69,7 +69,7 @@ describe('keeping a view', () => {
   });
 
   it('as stations: in the order they were kept', () => {
-    const kept = calm(keepView(keepView(piece, 'station', one, 0.5, 'x'), 'station', two, 0.9, 'y'));
+    const kept = calm(keepView(keepView(piece, 'stations', one, 0.5, 'x'), 'stations', two, 0.9, 'y'));
     const { route } = kept.flight;
     if (route.kind !== 'stations') throw new Error('no stations');
     expect(route.stops.map(({ id }) => id)).toEqual(['x', 'y']);
@@ -89,7 +89,7 @@ describe('keeping a view', () => {
       flight: PieceSchema.parse({ ...piece, flight: { route: { kind: 'circuit', points, tilt } } }).flight,
     });
     for (const tilt of [0, 25]) {
-      const kept = keepView(flown(tilt), 'point', pose([3, 0.5, -7], 0, 0), 0, 'new');
+      const kept = keepView(flown(tilt), 'circuit', pose([3, 0.5, -7], 0, 0), 0, 'new');
       const { route } = kept.flight;
       if (route.kind !== 'circuit') throw new Error('no circuit');
       expect(route.points.map(({ id }) => id)).toEqual(['a', 'b', 'new', 'c', 'd']);

@@ -1,4 +1,5 @@
 import type { Delivery } from '../../core/deliveries/form';
+import type { ByteSink } from '../bytes/sink';
 import type { FrameTrace } from '../trace';
 import type { Rate } from '../../core/time/lap';
 
@@ -13,13 +14,13 @@ export interface SinkSettings {
   dataRate: Delivery['rate'];
 }
 
-/** Takes finished frames in order and becomes a file. */
+/** Takes finished frames in order and writes them as a file. */
 export interface FrameSink {
   /** RGBA bytes, top row first; resolves when the next frame is welcome */
   add(rgba: Uint8Array): Promise<void>;
-  /** @returns the bytes of the file */
-  finish(): Promise<Uint8Array>;
-  /** gives up; nothing is kept */
+  /** writes what is still to be written; the file is whole then */
+  finish(): Promise<void>;
+  /** gives up */
   abandon(): Promise<void>;
 }
 
@@ -35,7 +36,8 @@ export interface Verified {
 export interface ExportCodec {
   /** why this cannot be written, in words, or null. May ask the browser. */
   refusal(settings: SinkSettings): Promise<string | null>;
-  open(settings: SinkSettings): Promise<FrameSink>;
-  /** reads the bytes back and compares them with what was asked for, and every picture with the frame as it was rendered */
-  verify(bytes: Uint8Array, settings: SinkSettings, traces: readonly FrameTrace[]): Promise<Verified>;
+  /** @param out where the file is written, from its start on */
+  open(settings: SinkSettings, out: ByteSink): Promise<FrameSink>;
+  /** reads the file back and compares it with what was asked for, and every picture with the frame as it was rendered */
+  verify(file: Blob, settings: SinkSettings, traces: readonly FrameTrace[]): Promise<Verified>;
 }

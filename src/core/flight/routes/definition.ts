@@ -1,6 +1,7 @@
 import type { RouteShape } from '../../elements/course';
 import type { Form } from '../../forms';
 import type { Quaternion, Vec3 } from '../../space/vector';
+import type { Animated } from '../../time/animated';
 import type { Exposure } from '../../time/exposure';
 import type { Curve } from '../../elements/curve';
 import type { Target } from '../target';
@@ -94,6 +95,40 @@ export type Facing =
 /** By the route's own direction. */
 export const OWN: Facing = { aim: 'own', yaw: 0, pitch: 0, roll: 0 };
 
+/** A view that was found by hand, and when. */
+export interface FoundView {
+  view: View;
+  position: Vec3;
+  phase: number;
+  /** of the lap */
+  frames: number;
+  /** for what is new */
+  id: string;
+  /** how the camera is turned now from its route's own direction; null where it is not, or its route is of another kind */
+  turn: Turn | null;
+}
+
+/** Degrees to the right and up, turns clockwise. */
+export interface Turn {
+  yaw: Animated;
+  pitch: Animated;
+  roll: Animated;
+}
+
+/** How a kind of route keeps views that were found by hand. */
+export interface Keeping<R extends object> {
+  /** what such a view becomes, in a word or two */
+  label(frame: number): string;
+  /** only a route that is there already can take one */
+  there?: boolean;
+  /**
+   * The route with the view in it.
+   * @param already whether the route was flown before; else it is a new one
+   * @returns how the camera is turned then from the route's own direction; null leaves all but the route as it is
+   */
+  keep(route: R, found: FoundView, already: boolean): { route: R; turn: Turn | null };
+}
+
 /** What the core and the interface know about one kind of route. One definition per folder of `routes/`. */
 export interface RouteDefinition<R extends object> {
   kind: string;
@@ -118,6 +153,10 @@ export interface RouteDefinition<R extends object> {
   /** places of it that are marked and dragged in the map, in order, and the route with one of them elsewhere */
   marks?(route: R): readonly MarkedPlace[];
   withMark?(route: R, place: MarkedPlace): R;
+  /** how it keeps views that were found by hand */
+  keeping?: Keeping<R>;
+  /** fields whose keys stand at the same frames as those of the camera's turn, and are moved with them */
+  keyed?: readonly string[];
   /** where the camera faces when such a route is new */
   facing(route: R, view: View): Facing;
 }

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import { ROUTES, routeOf } from '../../../../core/flight/routes/kinds';
 import type { View } from '../../../../core/flight/routes/view';
 import { Button } from '../../../parts/Button';
 import { bench, useBench, usePiece } from '../../../state/bench';
@@ -164,6 +165,12 @@ function Room({
   );
 }
 
+/** Kinds of route that keep views which were found by hand. */
+const KEPT = ROUTES.names.flatMap((kind) => {
+  const { keeping } = routeOf(kind);
+  return keeping ? [{ kind, keeping }] : [];
+});
+
 function Flying({ view, size }: { view: View; size: Size }) {
   const { route } = usePiece().flight;
   const frame = useBench((state) => state.status?.frameIndex ?? 0);
@@ -176,9 +183,11 @@ function Flying({ view, size }: { view: View; size: Size }) {
           </p>
           <div className={styles.bar} onPointerDown={(event) => event.stopPropagation()}>
             <span>Keep this view as</span>
-            <Button onPress={() => keep('key')}>Key at {frame}</Button>
-            <Button onPress={() => keep('station')}>Station</Button>
-            {route.kind === 'circuit' ? <Button onPress={() => keep('point')}>Circuit point</Button> : null}
+            {KEPT.filter(({ kind, keeping }) => !keeping.there || kind === route.kind).map(({ kind, keeping }) => (
+              <Button key={kind} onPress={() => keep(kind)}>
+                {keeping.label(frame)}
+              </Button>
+            ))}
             <Button onPress={() => keep('whole')}>The whole lap</Button>
             <Button kind="bare" onPress={flyByHand}>
               Leave

@@ -119,6 +119,18 @@ export function circuitPoints(route: CircuitRoute): Vec3[] {
   return route.points.map(toWorld);
 }
 
+/** Where a new point belongs: after the point that begins the stretch to which it is the least detour. */
+function placeAmong(points: readonly Vec3[], at: Vec3): number {
+  let best = 0;
+  let least = Infinity;
+  points.forEach((p, i) => {
+    const q = points[(i + 1) % points.length];
+    const detour = length(subtract(at, p)) + length(subtract(q, at)) - length(subtract(q, p));
+    if (detour < least) [least, best] = [detour, i + 1];
+  });
+  return best;
+}
+
 export const circuit: RouteDefinition<CircuitRoute> = {
   kind: 'circuit',
   label: 'Circuit',
@@ -136,6 +148,16 @@ export const circuit: RouteDefinition<CircuitRoute> = {
       toWorld,
       fromWorld: (place, i) => (i < route.points.length ? fromWorld : loose.fromWorld)(place, i),
     };
+  },
+  keeping: {
+    label: () => 'Circuit point',
+    there: true,
+    keep(route, { position, id }) {
+      const points = [...route.points];
+      const where = standing({ ...route, stray: 0 }).fromWorld(position, 0);
+      points.splice(placeAmong(circuitPoints(route), position), 0, { id, ...where });
+      return { route: { ...route, points }, turn: null };
+    },
   },
   facing({ points }) {
     const mean = (of: 'aside' | 'above' | 'ahead'): number => points.reduce((sum, p) => sum + p[of], 0) / points.length;

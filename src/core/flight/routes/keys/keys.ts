@@ -1,10 +1,10 @@
 import { animated, form, tag, type ValueOf } from '../../../forms';
 import type { Vec3 } from '../../../space/vector';
-import { evaluateAnimated } from '../../../time/animated';
+import { evaluateAnimated, keyedAt, type Animated } from '../../../time/animated';
 import { worldAt } from '../../target';
 import { STAYS, type RouteDefinition } from '../definition';
 import { lengthOf, placeOn } from '../moving';
-import { viewOf } from '../view';
+import { nearestTurn, viewOf } from '../view';
 
 const metres = { unit: 'm', min: -10_000, max: 10_000, comfort: 10 };
 
@@ -51,6 +51,31 @@ export const keys: RouteDefinition<KeysRoute> = {
     return frames.size > 0
       ? `free · keys at ${frames.size} ${frames.size === 1 ? 'frame' : 'frames'}`
       : 'free · stands';
+  },
+  keyed: ['aside', 'above', 'ahead'],
+  keeping: {
+    label: (frame) => `Key at ${frame}`,
+    keep(route, { view, phase, frames, id, turn }) {
+      // without a direction of its own there was nothing to go on from
+      const before = turn && { ...route, ...turn };
+      const set = (value: Animated | undefined, v: number): Animated => keyedAt(value ?? 0, phase, v, id, frames);
+      // turned the shorter way from where the camera was
+      const turned = (value: Animated | undefined, v: number, unit: number): Animated =>
+        set(value, value === undefined ? v : nearestTurn(v / unit, evaluateAnimated(value, phase) / unit) * unit);
+      return {
+        route: {
+          kind: 'keys',
+          aside: set(before?.aside, view.aside),
+          above: set(before?.above, view.above),
+          ahead: set(before?.ahead, view.ahead),
+        },
+        turn: {
+          yaw: turned(before?.yaw, view.yaw, 1),
+          pitch: set(before?.pitch, view.pitch),
+          roll: turned(before?.roll, view.roll / 360, 1 / 360),
+        },
+      };
+    },
   },
   facing: (_, { yaw, pitch, roll }) => ({ aim: 'own', yaw, pitch, roll: roll / 360 }),
   closingSteps: (_, { tile }) => ({ ahead: tile }),

@@ -142,6 +142,13 @@ export const stations: RouteDefinition<StationsRoute> = {
     );
     return `${route.stops.length} stations · ${far.toFixed(1)} m · rests ${Math.round((resting / frames) * 100)} %`;
   },
+  keeping: {
+    label: () => 'Station',
+    keep: (route, { view, id }, already) => ({
+      route: { ...route, stops: [...(already ? route.stops : []), { id, name: '', ...view, rest: 1, travel: 2 }] },
+      turn: { yaw: 0, pitch: 0, roll: 0 },
+    }),
+  },
   facing: () => OWN,
   closingSteps: () => ({}),
 };
