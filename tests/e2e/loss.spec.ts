@@ -110,6 +110,18 @@ test('a video is decoded and compared with what was rendered', async ({ page }) 
     expect(verified).toMatchObject({ ok: true, frames: 12 });
     expect(verified.says).toContain('each as it was rendered');
   }
+  // what was written is on the disk, in a folder of this page's own
+  const files = await page.evaluate(async () => {
+    const root = await (await navigator.storage.getDirectory()).getDirectoryHandle('isomorph exports');
+    const sizes: number[] = [];
+    for await (const own of root.values())
+      if (own instanceof FileSystemDirectoryHandle)
+        for await (const file of own.values())
+          if (file instanceof FileSystemFileHandle) sizes.push((await file.getFile()).size);
+    return sizes;
+  });
+  expect(files.length).toBe(2);
+  expect(Math.min(...files)).toBeGreaterThan(1000);
 });
 
 test('a picture lost again and again says so truly, and can be tried again', async ({ page }) => {

@@ -348,14 +348,15 @@ test('every demo piece closes in the picture too', async ({ page }) => {
   test.setTimeout(600_000);
   for (const name of DEMOS) {
     const json = structuredClone(demoJson(name)) as { piece: Piece };
-    json.piece.lap.frames = 72;
+    // few and small: what jumps at the seam jumps the more beside them (the planted ones above)
+    json.piece.lap.frames = 36;
     json.piece.lap.tempo = null;
     // the first particles are a fair sample of all
     for (const layer of json.piece.layers) if (layer.kind === 'field') layer.count = Math.min(layer.count, 5000);
     const report = await page.evaluate(async (document) => {
       const piece = lab.parse(document);
       return lab.engine.api.seamPictures(
-        { piece, width: 128, height: 72, passes: 1 },
+        { piece, width: 96, height: 54, passes: 1 },
         lab.proxy(() => undefined),
       );
     }, json);

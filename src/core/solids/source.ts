@@ -1,39 +1,18 @@
 import type { Axis } from '../elements/axis';
 import { choice, FRAMES, heading, integer, number, outline, valueAt, type FieldsValue } from '../forms';
 import { memo } from '../memo';
-import type { Vec3 } from '../space/vector';
-import { box } from './box';
-import { extrude, plane, regularOutline, type Outline } from './extrude';
-import { capsule, cone, cylinder, sphere, torus } from './lathe';
 import { stretched, type Mesh } from './mesh';
 import { broken } from './pieces';
-import { platonic } from './platonic';
+import { solidOf, solidsWith, solidWords, type SolidKind } from './solids';
 
-export const SOURCES = {
-  box: 'Box',
-  sphere: 'Ball',
-  capsule: 'Capsule',
-  cylinder: 'Cylinder',
-  cone: 'Cone',
-  torus: 'Ring',
-  prism: 'Prism',
-  frame: 'Frame',
-  tetrahedron: 'Tetrahedron',
-  octahedron: 'Octahedron',
-  icosahedron: 'Icosahedron',
-  dodecahedron: 'Dodecahedron',
-  plane: 'Plane',
-  outline: 'Drawn outline',
-} as const;
-export type SourceName = keyof typeof SOURCES;
+export type SourceName = SolidKind;
 
 const group = heading('Source');
 const proportion = { unit: '× size', min: 0.001, max: 1000, comfort: 2, group };
-const turned = ['sphere', 'capsule', 'cylinder', 'cone', 'torus', 'box', 'frame'];
 
 /** What is repeated, and what it is exchanged for between two frames. */
 export const sourceFields = {
-  source: choice('box', SOURCES, { label: 'Body', group, hint: 'What is repeated.' }),
+  source: choice('box', solidWords, { label: 'Body', group, hint: 'What is repeated.' }),
   outline: outline(
     [
       [0, 0.5],
@@ -48,7 +27,7 @@ export const sourceFields = {
     {
       label: 'Outline',
       group,
-      when: { field: 'source', is: ['outline'] },
+      when: { field: 'source', is: solidsWith('outline') },
       hint: 'Points of the outline that is given depth: drag them, double-click to add one or take one away.',
     },
   ),
@@ -58,7 +37,7 @@ export const sourceFields = {
     max: 64,
     comfort: 12,
     group,
-    when: { field: 'source', is: ['prism', 'frame'] },
+    when: { field: 'source', is: solidsWith('sides') },
     hint: 'Corners of the prism or frame.',
   }),
   bevel: number(0.06, {
@@ -67,7 +46,7 @@ export const sourceFields = {
     min: 0,
     max: 0.5,
     group,
-    when: { field: 'source', is: ['box'] },
+    when: { field: 'source', is: solidsWith('bevel') },
     hint: 'Radius of its rounded edges.',
   }),
   thickness: number(0.18, {
@@ -76,7 +55,7 @@ export const sourceFields = {
     min: 0.005,
     max: 0.5,
     group,
-    when: { field: 'source', is: ['torus', 'capsule', 'frame'] },
+    when: { field: 'source', is: solidsWith('thickness') },
     hint: 'Of the ring or the bars of a frame; width of a capsule.',
   }),
   detail: integer(3, {
@@ -85,7 +64,7 @@ export const sourceFields = {
     max: 12,
     comfort: 8,
     group,
-    when: { field: 'source', is: turned },
+    when: { field: 'source', is: solidsWith('detail') },
     hint: 'Steps of the rounding: more is smoother and slower.',
   }),
   size: number(0.3, {
@@ -110,7 +89,7 @@ export const sourceFields = {
   }),
   exchange: choice(
     'none',
-    { none: 'Never', ...SOURCES },
+    { none: 'Never', ...solidWords },
     { label: 'Exchanged', group, hint: 'Another body in its place from one frame to another; all else stays.' },
   ),
   exchangeFrom: integer(60, {
@@ -120,7 +99,7 @@ export const sourceFields = {
     max: 100_000,
     comfort: 250,
     group,
-    when: { field: 'exchange', is: Object.keys(SOURCES) },
+    when: { field: 'exchange', is: Object.keys(solidWords) },
     hint: 'First frame that shows the other body.',
   }),
   exchangeTo: integer(120, {
@@ -130,48 +109,11 @@ export const sourceFields = {
     max: 100_000,
     comfort: 250,
     group,
-    when: { field: 'exchange', is: Object.keys(SOURCES) },
+    when: { field: 'exchange', is: Object.keys(solidWords) },
     hint: 'First frame that shows the first body again.',
   }),
 };
 export type Source = FieldsValue<typeof sourceFields>;
-
-function plain(name: SourceName, s: Source): Mesh {
-  const sides = s.detail * 8;
-  switch (name) {
-    case 'box':
-      return box([s.wide / 2, s.high / 2, s.deep / 2], s.bevel, Math.min(6, s.detail));
-    case 'sphere':
-      return sphere(sides);
-    case 'capsule':
-      return capsule(s.thickness * 2, sides);
-    case 'cylinder':
-      return cylinder(sides);
-    case 'cone':
-      return cone(sides);
-    case 'torus':
-      return torus(s.thickness, sides);
-    case 'prism':
-      return extrude(regularOutline(s.sides), 1);
-    case 'frame':
-      return frame(s.sides, s.thickness);
-    case 'plane':
-      return plane();
-    case 'outline':
-      return extrude(s.outline as Outline, 0.3);
-    default:
-      return platonic(name);
-  }
-}
-
-/** A regular polygon with a hole of its own form: the bars of a frame, standing upright, its opening towards +z. */
-function frame(sides: number, thickness: number): Mesh {
-  const outer = regularOutline(sides);
-  const inner = outer.map(([x, y]): [number, number] => [x * (1 - thickness * 2), y * (1 - thickness * 2)]);
-  // a bridge cut makes one outline of two
-  const ring: [number, number][] = [...outer, outer[0], inner[0], ...[...inner].reverse()];
-  return extrude(ring, thickness);
-}
 
 /** The fields of a source that the form of its mesh depends on, but for its size, as they are in a layer. */
 export const sourceOf = (s: Source): unknown[] =>
@@ -191,44 +133,11 @@ const made = memo<Mesh>(40);
  */
 export const sourceMesh = (name: SourceName, s: Source, pieces: number, seed: number): Mesh =>
   made(keyOf(name, s, pieces, seed), () => {
-    // a box is made with its proportions, so that its bevel stays round
-    const whole = name === 'box' ? plain(name, s) : stretched(plain(name, s), [s.wide, s.high, s.deep]);
+    const { mesh, proportioned } = solidOf(name);
+    const plain = mesh(s);
+    const whole = proportioned ? plain : stretched(plain, [s.wide, s.high, s.deep]);
     return pieces > 1 ? broken(whole, pieces, seed) : whole;
   });
 
 /** Turns about an axis of its own after which a body looks the same. */
-export function sourceTurnStep(name: SourceName, s: Source, axis: Axis): number {
-  const proportions: Record<Axis, Vec3> = {
-    along: [s.wide, s.high, s.deep],
-    up: [s.wide, s.deep, s.high],
-    aside: [s.high, s.deep, s.wide],
-  };
-  const round = proportions[axis][0] === proportions[axis][1];
-  const about = (step: number): number => (round ? step : step <= 0.5 && Math.round(1 / step) % 2 === 0 ? 0.5 : 1);
-  const sides = s.detail * 8;
-  switch (name) {
-    case 'box':
-    case 'octahedron':
-      return round ? 1 / 4 : 1 / 2;
-    case 'sphere':
-      return axis === 'up' ? about(1 / sides) : 1 / 2;
-    case 'capsule':
-    case 'cylinder':
-    case 'torus':
-      return axis === 'up' ? about(1 / sides) : 1 / 2;
-    case 'cone':
-      return axis === 'up' ? about(1 / sides) : 1;
-    case 'prism':
-      return axis === 'along' ? about(1 / s.sides) : axis === 'up' || s.sides % 2 === 0 ? 1 / 2 : 1;
-    case 'frame':
-      return axis === 'along' ? about(1 / s.sides) : axis === 'up' || s.sides % 2 === 0 ? 1 / 2 : 1;
-    case 'tetrahedron':
-    case 'icosahedron':
-    case 'dodecahedron':
-      return 1 / 2;
-    case 'plane':
-      return axis === 'along' ? (round ? 1 / 4 : 1 / 2) : 1;
-    case 'outline':
-      return 1;
-  }
-}
+export const sourceTurnStep = (name: SourceName, s: Source, axis: Axis): number => solidOf(name).turnStep(s, axis);

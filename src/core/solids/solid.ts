@@ -1,0 +1,43 @@
+import type { Axis } from '../elements/axis';
+import type { Outline } from './extrude';
+import type { Mesh } from './mesh';
+
+/** What the form of a solid depends on besides its size. */
+export interface SolidShape {
+  outline: Outline;
+  sides: number;
+  /** radius of rounded edges, as a multiple of the size */
+  bevel: number;
+  thickness: number;
+  /** steps of rounding */
+  detail: number;
+  /** width, height and depth as multiples of the size */
+  wide: number;
+  high: number;
+  deep: number;
+}
+
+/** One kind of solid: a file of `kinds/`, and its name in list.ts. */
+export interface Solid {
+  kind: string;
+  label: string;
+  /** which values are its own, besides its proportions */
+  uses: readonly ('outline' | 'sides' | 'bevel' | 'thickness' | 'detail')[];
+  /** it is made with its proportions; others are stretched */
+  proportioned?: boolean;
+  /** one unit across */
+  mesh(shape: SolidShape): Mesh;
+  /** turns about an axis of its own after which it looks the same */
+  turnStep(shape: SolidShape, axis: Axis): number;
+}
+
+/** Steps around of what is turned on a lathe. */
+export const stepsAround = ({ detail }: SolidShape): number => detail * 8;
+
+/** Whether it is as wide one way across an axis as the other. */
+export const isRound = ({ wide, high, deep }: SolidShape, axis: Axis): boolean =>
+  axis === 'along' ? wide === high : axis === 'up' ? wide === deep : high === deep;
+
+/** A step of its own where it is round about the axis; where it is not, half a turn if so many of the steps make that. */
+export const roundStep = (shape: SolidShape, axis: Axis, step: number): number =>
+  isRound(shape, axis) ? step : step <= 0.5 && Math.round(1 / step) % 2 === 0 ? 0.5 : 1;
