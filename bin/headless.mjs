@@ -7,8 +7,20 @@ import { beforeEnd } from '../scripts/run.mjs';
 import { expectedBytes, readFormat, takeOutput, UsageError } from './output.mjs';
 import { startServer } from './server.mjs';
 
+/**
+ * @typedef {import('playwright-core').Page} Page
+ * @typedef {import('../src/core/piece/schema').Piece} Piece
+ * @typedef {import('../src/export/client').ExportProgress} ExportProgress
+ * @typedef {import('./output.mjs').Format} Format
+ * @typedef {import('./output.mjs').Output} Output
+ * @typedef {{ format: Format, width: number, height: number, first: number, last: number, samples: string }} Asked what is rendered
+ * @typedef {{ out: string, size?: string, frames?: string, samples?: string, format?: string }} RenderValues as they are typed
+ */
+
+/** @param {string} text */
 const wholeNumber = (text) => (/^\d+$/.test(text) ? Number(text) : NaN);
 
+/** @param {string | undefined} text @param {Piece} piece */
 function readSize(text, piece) {
   if (text === undefined) return { width: piece.frame.width, height: piece.frame.height };
   const match = /^(\d+)x(\d+)$/.exec(text);
@@ -19,6 +31,7 @@ function readSize(text, piece) {
   return { width, height };
 }
 
+/** @param {string | undefined} text @param {number} lapFrames */
 function readFrames(text, lapFrames) {
   if (text === undefined) return { first: 0, last: lapFrames - 1 };
   const match = /^(\d+)(?:-(\d+))?$/.exec(text);
@@ -29,6 +42,7 @@ function readFrames(text, lapFrames) {
   return { first, last };
 }
 
+/** @param {string | undefined} text @param {Piece} piece */
 function readSamples(text, piece) {
   if (text === undefined) return piece.samples;
   const samples = wholeNumber(text);
@@ -37,15 +51,21 @@ function readSamples(text, piece) {
   return samples;
 }
 
-/** Opens the lab page, hands it the piece, and closes everything afterwards. */
+/**
+ * Opens the lab page, hands it the piece, and closes everything afterwards.
+ * @template T
+ * @param {string} file
+ * @param {(page: Page, piece: Piece) => Promise<T>} work
+ */
 async function withLab(file, work) {
   let json;
   try {
     json = JSON.parse(readFileSync(file, 'utf8'));
   } catch (error) {
-    throw new UsageError(`${basename(file)} is not JSON (${error.message})`);
+    throw new UsageError(`${basename(file)} is not JSON (${messageOf(error)})`);
   }
   const server = await startServer();
+  /** @type {import('playwright-core').Browser | undefined} */
   let browser;
   const forget = beforeEnd(() => browser?.close());
   try {
@@ -55,7 +75,7 @@ async function withLab(file, work) {
     await page.waitForFunction(() => 'lab' in globalThis);
     const piece = await page
       .evaluate((document) => globalThis.lab.parse(document), json)
-      .catch((error) => {
+      .catch((/** @type {unknown} */ error) => {
         throw new UsageError(`${basename(file)} was not read: ${cleaned(error)}`);
       });
     return await work(page, piece);
@@ -66,22 +86,35 @@ async function withLab(file, work) {
   }
 }
 
-const cleaned = (error) => error.message.replace(/^page\.evaluate: (Error: )?/, '').split('\n')[0];
+/** @param {unknown} error */
+const messageOf = (error) => (error instanceof Error ? error.message : String(error));
+
+/** What the page said, without the driver's own words. @param {unknown} error */
+const cleaned = (error) =>
+  messageOf(error)
+    .replace(/^page\.evaluate: (Error: )?/, '')
+    .split('\n')[0];
 
 const SLICE = 3 * 1024 * 1024;
 
+/** @param {Page} page @param {number} size */
 async function fetchBytes(page, size) {
+  /** @type {Buffer[]} */
   const parts = [];
   for (let at = 0; at < size; at += SLICE)
     parts.push(
       Buffer.from(
-        await page.evaluate(([from, to]) => globalThis.lab.slice(from, to), [at, Math.min(size, at + SLICE)]),
+        await page.evaluate(({ from, to }) => globalThis.lab.slice(from, to), {
+          from: at,
+          to: Math.min(size, at + SLICE),
+        }),
         'base64',
       ),
     );
   return Buffer.concat(parts);
 }
 
+/** @param {Buffer} bytes @param {Format} format @param {string} out @param {Output} output */
 function writeResult(bytes, format, out, output) {
   if (format !== 'png' || extname(out) === '.zip') {
     output.file(bytes);
@@ -96,6 +129,7 @@ function writeResult(bytes, format, out, output) {
   return `${out} (${pictures.length} pictures)`;
 }
 
+/** @param {string} file @param {RenderValues} values @returns {Promise<number>} the exit code */
 export async function render(file, values) {
   const { out } = values;
   const format = readFormat(values.format, out);
@@ -120,15 +154,16 @@ export async function render(file, values) {
   });
 }
 
+/** @param {Page} page @param {Piece} piece @param {Asked} delivery @param {string} out @param {Output} output */
 async function renderTo(page, piece, delivery, out, output) {
   const quiet = !process.stderr.isTTY;
-  await page.exposeFunction('tellProgress', ({ done, of, left }) => {
+  await page.exposeFunction('tellProgress', (/** @type {ExportProgress} */ { done, of, left }) => {
     if (!quiet)
       process.stderr.write(`\r${done} of ${of} frames${left === null ? '' : `, ${Math.ceil(left)} s left`}   `);
   });
   const { size, seconds, verified } = await page
-    .evaluate(([p, d]) => globalThis.lab.render(p, d, globalThis.tellProgress), [piece, delivery])
-    .catch((error) => {
+    .evaluate(({ p, d }) => globalThis.lab.render(p, d, globalThis.tellProgress), { p: piece, d: delivery })
+    .catch((/** @type {unknown} */ error) => {
       throw new Error(cleaned(error));
     });
   if (!quiet) process.stderr.write('\n');
@@ -137,10 +172,11 @@ async function renderTo(page, piece, delivery, out, output) {
   return verified.ok ? 0 : 1;
 }
 
+/** @param {string} file @param {{ pictures?: boolean }} values @returns {Promise<number>} the exit code */
 export async function check(file, { pictures = false }) {
   return withLab(file, async (page, piece) => {
     const report = await page.evaluate(
-      async ([p, withPictures]) => {
+      async ({ p, withPictures }) => {
         const { lab } = globalThis;
         const state = lab.stateReport(p);
         const size = { width: 320, height: Math.max(16, Math.round((320 * p.frame.height) / p.frame.width)) };
@@ -152,7 +188,7 @@ export async function check(file, { pictures = false }) {
           : null;
         return { ok: state.ok && (picture?.ok ?? true), piece: p.name, state, picture };
       },
-      [piece, pictures],
+      { p: piece, withPictures: pictures },
     );
     console.log(JSON.stringify(report, null, 2));
     return report.ok ? 0 : 1;

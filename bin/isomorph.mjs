@@ -7,6 +7,7 @@ import { parseArgs } from 'node:util';
 import { readFormat, UsageError } from './output.mjs';
 import { ending, ensureBuilt, ensurePackages } from '../scripts/run.mjs';
 
+/** @type {Record<string, string>} */
 const HELP = {
   demo: `isomorph demo [--port N]
   Serves the app with its demo pieces on this machine, and prints the address. Installs and builds what is missing.
@@ -27,6 +28,7 @@ const GENERAL = `${Object.values(HELP).join('\n\n')}
 isomorph --help, isomorph COMMAND --help, isomorph --version
 Exit codes: 0 done, 1 failed or does not close, 2 asked for wrongly, 130 and 143 ended by a signal.`;
 
+/** @type {Record<string, Record<string, { type: 'string' | 'boolean' }>>} */
 const options = {
   demo: { port: { type: 'string' } },
   render: {
@@ -39,13 +41,15 @@ const options = {
   check: { pictures: { type: 'boolean' } },
 };
 
+/** @param {{ port?: string }} values */
 async function demo({ port }) {
   const wanted = port === undefined ? 4321 : Number(port);
   if (!Number.isInteger(wanted) || wanted < 0 || wanted > 65535)
     throw new UsageError(`--port must be a number up to 65535, not "${port}"`);
   const { startServer } = await import('./server.mjs');
+  /** @param {number} at @returns {ReturnType<typeof startServer>} */
   const start = (at) =>
-    startServer({ port: at }).catch((error) => {
+    startServer({ port: at }).catch((/** @type {NodeJS.ErrnoException} */ error) => {
       // a taken port is only a problem when it was asked for
       if (error.code === 'EADDRINUSE' && port === undefined && at < wanted + 20) return start(at + 1);
       if (error.code === 'EADDRINUSE') throw new UsageError(`port ${at} is in use: choose another with --port`);
@@ -55,14 +59,39 @@ async function demo({ port }) {
   console.log(`Isomorph is at ${server.url}  (Ctrl+C stops it)`);
 }
 
+/** @typedef {{ positionals: string[], values: Record<string, string | boolean | undefined> }} Parsed a command line */
+
+/** A value that is text, where one was given. @param {Parsed} parsed @param {string} name */
+function textOf({ values }, name) {
+  const value = values[name];
+  return typeof value === 'string' ? value : undefined;
+}
+
+/** Those of some values that were given, by name. @param {Parsed} parsed @param {string[]} names @returns {Record<string, string>} */
+const given = (parsed, ...names) =>
+  Object.fromEntries(
+    names.flatMap((name) => {
+      const value = textOf(parsed, name);
+      return value === undefined ? [] : [[name, value]];
+    }),
+  );
+
+/** @param {unknown} thrown */
+const asError = (thrown) => (thrown instanceof Error ? thrown : new Error(String(thrown)));
+
+/** @param {string} target */
 const pieceFile = (target) =>
   target.startsWith('demo:')
     ? fileURLToPath(new URL(`../demo/${target.slice(5)}.isomorph.json`, import.meta.url))
     : resolve(target);
 
-/** What can be known to be wrong before anything is installed, built or started. */
-function checkAsked(command, { positionals, values }) {
-  const [target, ...extra] = positionals;
+/**
+ * What can be known to be wrong before anything is installed, built or started.
+ * @param {string} command
+ * @param {Parsed} parsed
+ */
+function checkAsked(command, parsed) {
+  const [target, ...extra] = parsed.positionals;
   if (target === undefined) throw new UsageError(`${command} needs a piece: a file, or demo:NAME`);
   if (extra.length > 0) throw new UsageError(`one piece at a time; "${extra[0]}" is too many`);
   const file = pieceFile(target);
@@ -72,13 +101,15 @@ function checkAsked(command, { positionals, values }) {
     );
   if (statSync(file).isDirectory()) throw new UsageError(`${target} is a folder: name a piece in it`);
   if (command !== 'render') return;
-  if (values.out === undefined) throw new UsageError('render needs --out FILE or --out DIR');
-  readFormat(values.format, values.out);
+  const out = textOf(parsed, 'out');
+  if (out === undefined) throw new UsageError('render needs --out FILE or --out DIR');
+  readFormat(textOf(parsed, 'format'), out);
 }
 
+/** @param {readonly string[]} args */
 async function main([command, ...rest]) {
   if (command === undefined || command === 'help' || command === '--help' || command === '-h') {
-    console.log(HELP[rest[0]] ?? GENERAL);
+    console.log(HELP[rest[0] ?? ''] ?? GENERAL);
     return;
   }
   if (command === '--version' || command === '-v') {
@@ -92,24 +123,29 @@ async function main([command, ...rest]) {
     console.log(HELP[command]);
     return;
   }
+  /** @type {Parsed} */
   let parsed;
   try {
     parsed = parseArgs({ args: rest, options: options[command], allowPositionals: command !== 'demo' });
   } catch (error) {
-    throw new UsageError(error.message.split('. ')[0]);
+    throw new UsageError(asError(error).message.split('. ')[0]);
   }
   if (command !== 'demo') checkAsked(command, parsed);
   await ensurePackages();
   await ensureBuilt();
-  if (command === 'demo') return demo(parsed.values);
+  if (command === 'demo') return demo(given(parsed, 'port'));
   const { check, render } = await import('./headless.mjs');
   const file = pieceFile(parsed.positionals[0]);
-  process.exitCode = await (command === 'check' ? check : render)(file, parsed.values);
+  process.exitCode =
+    command === 'check'
+      ? await check(file, { pictures: parsed.values.pictures === true })
+      : await render(file, { out: '', ...given(parsed, 'out', 'size', 'frames', 'samples', 'format') });
 }
 
 try {
   await main(process.argv.slice(2));
-} catch (error) {
+} catch (thrown) {
+  const error = asError(thrown);
   if (ending) await new Promise(() => undefined);
   console.error(`isomorph: ${error.message}`);
   if (process.env.DEBUG) console.error(error.stack);

@@ -16,16 +16,38 @@ import { basename, dirname, extname, join, resolve } from 'node:path';
 
 /** A mistake in what was asked for: one line, exit code 2. */
 export class UsageError extends Error {
+  /** @override */
   name = 'UsageError';
 }
 
+/** @typedef {'mp4' | 'webm' | 'png'} Format */
+
+/**
+ * A place that is this process's to write to.
+ * @typedef {object} Output
+ * @property {boolean} folder
+ * @property {(data: Uint8Array) => void} file writes one file, and only then gives it its name
+ * @property {(entries: [string, Uint8Array][]) => void} files writes the files of a folder, [name, bytes], and only then gives them their names
+ * @property {() => void} release
+ */
+
+/** @type {readonly Format[]} */
 const FORMATS = ['mp4', 'webm', 'png'];
 
-/** The format of an output, from its name and what was asked for. */
+/** @param {string} text @returns {text is Format} */
+const isFormat = (text) => FORMATS.some((format) => format === text);
+
+/**
+ * The format of an output, from its name and what was asked for.
+ * @param {string | undefined} format
+ * @param {string} out
+ * @returns {Format}
+ */
 export function readFormat(format, out) {
   const extension = extname(out).slice(1).toLowerCase();
+  /** @type {Record<Format, string[]>} */
   const fits = { mp4: ['mp4'], webm: ['webm'], png: ['png', 'zip', ''] };
-  if (format !== undefined && !FORMATS.includes(format))
+  if (format !== undefined && !isFormat(format))
     throw new UsageError(`--format must be mp4, webm or png, not "${format}"`);
   const chosen = format ?? FORMATS.find((name) => fits[name].includes(extension));
   if (chosen === undefined)
@@ -38,32 +60,44 @@ export function readFormat(format, out) {
   return chosen;
 }
 
+/** @param {string} path */
 const isFolder = (path) => existsSync(path) && statSync(path).isDirectory();
+/** Failures of the file system, in words. @type {Record<string, string>} */
+const WORDS = {
+  ENOSPC: 'the disk is full',
+  EDQUOT: 'the disk quota is used up',
+  EACCES: 'it may not be written there',
+  EPERM: 'it may not be written there',
+  EROFS: 'that disk is read-only',
+  ENOTDIR: 'a part of its path is a file',
+  ENAMETOOLONG: 'its name is too long',
+};
+
+/** @param {unknown} error @returns {NodeJS.ErrnoException} */
+const asFailure = (error) => (error instanceof Error ? error : new Error(String(error)));
+
+/** @param {NodeJS.ErrnoException} error */
 const wordsOf = (error) =>
   error.syscall === 'mkdir' && error.code === 'EEXIST'
     ? 'a part of its path is a file'
-    : ({
-        ENOSPC: 'the disk is full',
-        EDQUOT: 'the disk quota is used up',
-        EACCES: 'it may not be written there',
-        EPERM: 'it may not be written there',
-        EROFS: 'that disk is read-only',
-        ENOTDIR: 'a part of its path is a file',
-        ENAMETOOLONG: 'its name is too long',
-      }[error.code] ?? error.message);
+    : (WORDS[error.code ?? ''] ?? error.message);
 
+/** @param {number} pid */
 const alive = (pid) => {
   try {
     process.kill(pid, 0);
     return true;
   } catch (error) {
-    return error.code === 'EPERM';
+    return asFailure(error).code === 'EPERM';
   }
 };
 
 /**
  * Takes an output for this process.
- * @param bytes about how large it will be
+ * @param {string} out
+ * @param {Format} format
+ * @param {number} bytes about how large it will be
+ * @returns {Output}
  * @throws UsageError in words when it cannot be written, has no room, or another render has it
  */
 export function takeOutput(out, format, bytes) {
@@ -89,8 +123,9 @@ export function takeOutput(out, format, bytes) {
         `${out} needs about ${Math.ceil(bytes / 1e6)} MB, and the disk has ${Math.floor((bavail * bsize) / 1e6)} MB left`,
       );
     }
-  } catch (error) {
-    if (error instanceof UsageError) throw error;
+  } catch (thrown) {
+    if (thrown instanceof UsageError) throw thrown;
+    const error = asFailure(thrown);
     if (error.code === 'EEXIST' && error.syscall === 'open') throw new UsageError(`${out} is being rendered already`);
     throw new UsageError(`${out} cannot be written: ${wordsOf(error)}`, { cause: error });
   }
@@ -98,6 +133,7 @@ export function takeOutput(out, format, bytes) {
     rmSync(part, { recursive: true, force: true });
     rmSync(lock, { force: true });
   };
+  /** @param {string} file @param {Uint8Array} data */
   const writeWhole = (file, data) => {
     const handle = openSync(file, 'w');
     try {
@@ -107,22 +143,21 @@ export function takeOutput(out, format, bytes) {
       closeSync(handle);
     }
   };
+  /** @param {() => void} work */
   const guarded = (work) => {
     try {
       work();
     } catch (error) {
-      throw new Error(`${out} was not written: ${wordsOf(error)}`, { cause: error });
+      throw new Error(`${out} was not written: ${wordsOf(asFailure(error))}`, { cause: error });
     }
   };
   return {
     folder,
-    /** writes one file, and only then gives it its name */
     file: (data) =>
       guarded(() => {
         writeWhole(part, data);
         renameSync(part, path);
       }),
-    /** writes the files of a folder, [name, bytes], and only then gives them their names */
     files: (entries) =>
       guarded(() => {
         rmSync(part, { recursive: true, force: true });
@@ -135,7 +170,11 @@ export function takeOutput(out, format, bytes) {
   };
 }
 
-/** About how many bytes a render will have; rather more than it usually is. */
+/**
+ * About how many bytes a render will have; rather more than it usually is.
+ * @param {Format} format
+ * @param {{ width: number, height: number, first: number, last: number }} frames
+ */
 export function expectedBytes(format, { width, height, first, last }) {
   const pixels = width * height * (last - first + 1);
   return 200_000 + (format === 'png' ? pixels * 2.2 : (pixels * 0.25) / 8);

@@ -9,6 +9,12 @@ import sirv from 'sirv';
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
 
+/**
+ * @typedef {import('node:http').IncomingMessage} Request
+ * @typedef {import('node:http').ServerResponse} Response
+ */
+
+/** @param {readonly string[]} hashes of inline scripts */
 const policy = (hashes) =>
   [
     "default-src 'none'",
@@ -33,22 +39,24 @@ const HEADERS = {
   'Permissions-Policy': 'camera=(), microphone=(), geolocation=()',
 };
 
+/** @param {string} html */
 const inlineScriptHashes = (html) =>
   [...html.matchAll(/<script(?![^>]*\bsrc=)[^>]*>([\s\S]*?)<\/script>/g)]
-    .filter(([, code]) => code.trim() !== '')
-    .map(([, code]) => createHash('sha256').update(code).digest('base64'));
+    .filter(([, code = '']) => code.trim() !== '')
+    .map(([, code = '']) => createHash('sha256').update(code).digest('base64'));
 
 /** Host names that mean this machine, so that a foreign page cannot reach us through a name that resolves here. */
 const LOCAL = new Set(['localhost', '127.0.0.1', '[::1]']);
+/** @param {string | undefined} authority */
 const isLocal = (authority) => LOCAL.has((authority ?? '').replace(/:\d+$/, '').toLowerCase());
 
 /** Where a browser says a request comes from, when that is us or the user. */
 const OWN_SITES = new Set(['same-origin', 'none']);
-/** A link followed from another page: shows our page, and tells that page nothing. */
+/** A link followed from another page: shows our page, and tells that page nothing. @param {Request} request */
 const isNavigation = ({ headers }) =>
   headers['sec-fetch-mode'] === 'navigate' && headers['sec-fetch-dest'] === 'document';
 
-/** The path of an address, decoded; null when it cannot be. */
+/** The path of an address, decoded; null when it cannot be. @param {string} url */
 function pathOf(url) {
   try {
     return decodeURIComponent(new URL(url, 'http://localhost').pathname);
@@ -57,6 +65,7 @@ function pathOf(url) {
   }
 }
 
+/** @param {Response} response @param {number} status @param {string} words */
 function refuse(response, status, words) {
   response.writeHead(status, { 'Content-Type': 'text/plain; charset=utf-8', ...HEADERS });
   response.end(words + '\n');
@@ -72,14 +81,15 @@ export async function startServer({ port = 0, host = '127.0.0.1' } = {}) {
   if (!existsSync(entry)) throw new Error('the app is not built: run npm run build');
   const { handler } = await import(pathToFileURL(entry).href);
   const files = sirv(join(root, 'dist/client'), { dev: false, etag: true, setHeaders: setStaticHeaders });
+  /** @param {Request} request @param {Response} response */
   const answer = (request, response) => {
     const { host: authority, origin } = request.headers;
     if (!isLocal(authority)) return refuse(response, 403, 'This server answers only to localhost.');
     if (origin && !(URL.canParse(origin) && new URL(origin).host === authority))
       return refuse(response, 403, 'Requests from other sites are refused.');
-    if (!OWN_SITES.has(request.headers['sec-fetch-site'] ?? 'none') && !isNavigation(request))
+    if (!OWN_SITES.has(String(request.headers['sec-fetch-site'] ?? 'none')) && !isNavigation(request))
       return refuse(response, 403, 'Requests from other sites are refused.');
-    const path = pathOf(request.url);
+    const path = pathOf(request.url ?? '/');
     if (path === null) return refuse(response, 400, 'That address cannot be read.');
     // pictures ship at the sizes they are needed in
     if (path.startsWith('/_image')) return refuse(response, 404, 'There is nothing here.');
@@ -96,8 +106,9 @@ export async function startServer({ port = 0, host = '127.0.0.1' } = {}) {
   };
   const server = createServer((request, response) => {
     // one request that fails is one answer that says so
-    const failed = (error) => {
-      console.error(`${request.method} ${request.url}: ${error?.stack ?? error}`);
+    const failed = (/** @type {unknown} */ error) => {
+      const words = error instanceof Error ? error.stack : String(error);
+      console.error(`${request.method} ${request.url}: ${words}`);
       if (response.headersSent) response.destroy();
       else refuse(response, 500, 'Something went wrong with this request; the server goes on.');
     };
@@ -107,25 +118,36 @@ export async function startServer({ port = 0, host = '127.0.0.1' } = {}) {
       .catch(failed);
   });
   server.on('clientError', (_, socket) => socket.writable && socket.end('HTTP/1.1 400 Bad Request\r\n\r\n'));
-  await new Promise((done, fail) => server.once('error', fail).listen(port, host, done));
+  await new Promise((done, fail) => server.once('error', fail).listen(port, host, () => done(undefined)));
   const address = server.address();
+  if (address === null || typeof address === 'string') throw new Error('the server has no address');
   const url = `http://${host.includes(':') ? `[${host}]` : host}:${address.port}`;
-  return { url, close: () => new Promise((done) => (server.closeAllConnections(), server.close(() => done()))) };
+  const close = () =>
+    new Promise((/** @type {(value: void) => void} */ done) => {
+      server.closeAllConnections();
+      server.close(() => done());
+    });
+  return { url, close };
 }
 
+/** @param {Response} response @param {string} path */
 function setStaticHeaders(response, path) {
   for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
   response.setHeader('Content-Security-Policy', policy([]));
   response.setHeader('Cache-Control', path.startsWith('/_astro/') ? 'public, max-age=31536000, immutable' : 'no-cache');
 }
 
-/** Holds a page back until it is whole, to name the inline scripts Astro wrote in the policy. */
+/** Holds a page back until it is whole, to name the inline scripts Astro wrote in the policy. @param {Response} response */
 function withPolicy(response) {
+  /** @type {Buffer[]} */
   const chunks = [];
   const { writeHead, end } = response;
-  let head = [200];
-  response.writeHead = (...args) => {
-    head = args;
+  let status = 200;
+  /** @type {import('node:http').OutgoingHttpHeaders} */
+  let headers = {};
+  response.writeHead = (/** @type {number} */ code, /** @type {unknown[]} */ ...rest) => {
+    status = code;
+    headers = Object.assign({}, ...rest.filter((value) => typeof value === 'object'));
     return response;
   };
   response.write = (chunk) => {
@@ -135,12 +157,10 @@ function withPolicy(response) {
   response.end = (chunk) => {
     if (chunk && typeof chunk !== 'function') chunks.push(Buffer.from(chunk));
     const body = Buffer.concat(chunks);
-    const [status, ...rest] = head;
-    const headers = rest.find((value) => typeof value === 'object') ?? {};
     for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
     response.setHeader('Content-Security-Policy', policy(inlineScriptHashes(body.toString('utf8'))));
     response.setHeader('Cache-Control', 'no-cache');
     writeHead.call(response, status, headers);
-    return end.call(response, body);
+    return end.call(response, body, 'utf8');
   };
 }

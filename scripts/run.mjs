@@ -9,19 +9,25 @@ export const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
 /** Tools that we start tell nobody about it, and ask nobody for news. */
 const QUIET_TOOLS = { ASTRO_TELEMETRY_DISABLED: '1', ASTRO_DISABLE_UPDATE_CHECK: 'true', NO_UPDATE_NOTIFIER: '1' };
 
+/** @type {Set<import('node:child_process').ChildProcess>} */
 const children = new Set();
 const CODES = { SIGINT: 130, SIGTERM: 143 };
+/** @type {Set<() => unknown>} */
 const farewells = new Set();
 /** Whether a signal is ending this process: what fails meanwhile fails because of that. */
 export let ending = false;
 
-/** Does something before a signal ends this process; all of it together has a second. @returns takes it back */
+/**
+ * Does something before a signal ends this process; all of it together has a second.
+ * @param {() => unknown} work
+ * @returns takes it back
+ */
 export function beforeEnd(work) {
   farewells.add(work);
   return () => farewells.delete(work);
 }
 
-for (const signal of ['SIGINT', 'SIGTERM'])
+for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM']))
   process.once(signal, () => {
     ending = true;
     for (const child of children) child.kill(signal);
@@ -31,7 +37,13 @@ for (const signal of ['SIGINT', 'SIGTERM'])
     );
   });
 
-/** Runs a command in the project's folder, its output shown. @returns its exit code */
+/**
+ * Runs a command in the project's folder, its output shown.
+ * @param {string} command
+ * @param {readonly string[]} args
+ * @param {import('node:child_process').SpawnOptions} options
+ * @returns {Promise<number>} its exit code
+ */
 export function run(command, args, options = {}) {
   return new Promise((done, fail) => {
     const env = { ...process.env, ...QUIET_TOOLS, ...options.env };
@@ -55,6 +67,7 @@ export async function ensurePackages() {
     throw new Error('npm ci failed: see above');
 }
 
+/** When the youngest of a file or a folder's files was changed. @param {string} path @returns {number} */
 const newest = (path) => {
   const info = statSync(path);
   if (!info.isDirectory()) return info.mtimeMs;
@@ -67,7 +80,7 @@ export async function ensureBuilt() {
   const sources = ['src', 'public', 'demo', 'stock', 'astro.config.mjs', 'package-lock.json'].map((name) =>
     join(root, name),
   );
-  if (existsSync(entry) && statSync(entry).mtimeMs > Math.max(...sources.map(newest))) return;
+  if (existsSync(entry) && statSync(entry).mtimeMs > Math.max(...sources.map((source) => newest(source)))) return;
   console.log('Building…');
   if ((await run('npx', ['astro', 'build', '--silent'])) !== 0) throw new Error('the build failed: see above');
 }

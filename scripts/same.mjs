@@ -26,9 +26,10 @@ if (revision === undefined || !(width >= 16 && height >= 16 && passes >= 1)) {
 /** Parts of the lap that are looked at. */
 const PHASES = [0, 0.31, 0.77];
 
+/** @param {string[]} args */
 const git = (...args) => execFileSync('git', args, { cwd: root, encoding: 'utf8', maxBuffer: 1e9 }).trim();
 
-/** The built tree of a revision, made once and kept among the temporary files. */
+/** The built tree of a revision, made once and kept among the temporary files. @param {string} name */
 async function treeOf(name) {
   const commit = git('rev-parse', '--verify', `${name}^{commit}`);
   const tree = join(tmpdir(), 'isomorph-same', commit);
@@ -38,6 +39,7 @@ async function treeOf(name) {
     execFileSync('git', ['archive', '--output', archive, commit], { cwd: root });
     execFileSync('tar', ['-xf', archive, '-C', tree]);
   }
+  /** @param {string} at */
   const lock = (at) =>
     createHash('sha256')
       .update(readFileSync(join(at, 'package-lock.json')))
@@ -54,7 +56,11 @@ async function treeOf(name) {
   return tree;
 }
 
-/** Every document of a tree that is drawn: its own demo pieces, and a piece around each of its presets. */
+/**
+ * Every document of a tree that is drawn: its own demo pieces, and a piece around each of its presets.
+ * @param {string} tree
+ * @returns {Promise<Map<string, unknown>>}
+ */
 async function documentsOf(tree) {
   const demos = readdirSync(join(tree, 'demo')).map((file) => [
     `demo ${file.split('.')[0]}`,
@@ -70,8 +76,9 @@ async function documentsOf(tree) {
   const core = await vite.ssrLoadModule('/src/core/index.ts');
   // older revisions list kinds and presets otherwise
   const kinds = core.LAYERS?.names ?? core.layerKinds;
+  /** @param {string} kind @returns {unknown[]} */
   const presetsOf = (kind) => core.PRESETS?.[kind] ?? core.definitionOf(kind).presets;
-  const presets = kinds.flatMap((kind) =>
+  const presets = kinds.flatMap((/** @type {string} */ kind) =>
     presetsOf(kind).map((_, i) => [
       `preset ${kind} ${i + 1}`,
       core.toDocument(
@@ -90,7 +97,7 @@ async function documentsOf(tree) {
   return new Map([...demos, ...presets]);
 }
 
-/** Draws for a tree. */
+/** Draws for a tree. @param {string} tree @param {import('playwright-core').Browser} browser */
 async function drawing(tree, browser) {
   const { startServer } = await import(pathToFileURL(join(tree, 'bin/server.mjs')).href);
   const server = await startServer();
@@ -99,10 +106,10 @@ async function drawing(tree, browser) {
   await page.waitForFunction(() => 'lab' in globalThis);
   return {
     documents: await documentsOf(tree),
-    draw: async (document, phase) =>
+    draw: async (/** @type {unknown} */ document, /** @type {number} */ phase) =>
       Buffer.from(
         await page.evaluate(
-          async ([json, at, w, h, n]) => {
+          async ({ json, at, w, h, n }) => {
             const piece = globalThis.lab.parse(json);
             const frameIndex = Math.floor(at * piece.lap.frames);
             const bytes = await globalThis.lab.engine.api.pixels({ piece, frameIndex, width: w, height: h, passes: n });
@@ -111,7 +118,7 @@ async function drawing(tree, browser) {
               text += String.fromCharCode(...bytes.subarray(i, i + 32_768));
             return btoa(text);
           },
-          [document, phase, width, height, passes],
+          { json: document, at: phase, w: width, h: height, n: passes },
         ),
         'base64',
       ),

@@ -8,8 +8,10 @@ await ensureBuilt();
 const server = await startServer();
 const browser = await launchBrowser();
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+/** @param {string} name */
 const shoot = (name) => page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
 const final = () => page.getByText(/passes, final/).waitFor({ timeout: 240_000 });
+/** @param {string} name */
 const open = async (name) => {
   await page
     .getByRole('button', { name: `Open ${name}` })
@@ -19,7 +21,9 @@ const open = async (name) => {
   await page.getByLabel('Quality of the picture').filter({ hasText: 'fps' }).waitFor({ timeout: 60_000 });
   await page.keyboard.press('Space');
 };
+/** @param {string} name */
 const card = (name) => page.getByRole('article', { name, exact: true }).getByRole('button').first().click();
+/** @param {number} frame */
 const goTo = async (frame) => {
   await page.getByRole('slider', { name: 'Time in the lap' }).focus();
   for (let i = 0; i < frame / 10; i++) await page.keyboard.press('PageUp');

@@ -8,6 +8,7 @@ import { ensureBuilt, ensurePackages, root, run } from './run.mjs';
 
 const { values } = parseArgs({ options: { only: { type: 'string' } } });
 const wanted = values.only?.split(',') ?? ['lint', 'types', 'unit', 'browser'];
+/** @param {string} command */
 const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
 
 async function ensureSystemPackages() {
@@ -19,9 +20,11 @@ async function ensureSystemPackages() {
   if (!has('apt-get')) throw new Error(`please install ${missing.join(' and ')}; the browser tests need it`);
   console.log(`Installing ${missing.join(' and ')}…`);
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
+  /** @type {import('node:child_process').SpawnOptions} */
   const quiet = { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
+  /** @param {string[]} args */
   const apt = (...args) => {
-    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    const [command = '', ...rest] = [...sudo, 'apt-get', ...args];
     return run(command, rest, quiet);
   };
   if ((await apt('update', '-qq')) !== 0 || (await apt('install', '-y', '-qq', ...missing)) !== 0)
@@ -35,7 +38,9 @@ rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports, { recursive: true });
 
 const counts = { passed: 0, failed: 0 };
+/** @type {string[]} */
 const failedStages = [];
+/** @param {string} name @param {[string, ...string[]][]} commands */
 const stage = async (name, ...commands) => {
   if (!wanted.includes(name)) return;
   console.log(`\n── ${name}`);
@@ -45,6 +50,7 @@ const stage = async (name, ...commands) => {
   console.log(`   ${name} ${ok ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`);
   if (!ok) failedStages.push(name);
 };
+/** @param {string} name */
 const readReport = (name) =>
   existsSync(join(reports, name)) ? JSON.parse(readFileSync(join(reports, name), 'utf8')) : null;
 

@@ -10,6 +10,7 @@
 import { existsSync, readFileSync, readdirSync, statSync, watch, writeFileSync } from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { KernelError } from './error.mjs';
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
 const coreDir = join(root, 'src/core');
@@ -18,14 +19,34 @@ const runtime = join(coreDir, 'kernel/kernel');
 /** Numbers that the scratch arrays of kernel/scratch.ts hold. */
 const SCRATCH = 64;
 
+/**
+ * A line of a kernel, and where a person wrote it.
+ * @typedef {{ code: string, file: string, line: number }} Line
+ * @typedef {import('./translate.mjs').Loop} Loop
+ * @typedef {import('./translate.mjs').Parameter} Parameter
+ * @typedef {typeof import('./translate.mjs').translate} Translate
+ */
+
+/** What is said of one sort in a kernel's comments, in words. @param {string} text @param {string} word @returns {[string, ...string[]][]} */
 const annotations = (text, word) =>
-  [...text.matchAll(new RegExp(`^// @${word} +(.+)$`, 'gm'))].map((match) => match[1].trim().split(/\s+/));
+  [...text.matchAll(new RegExp(`^// @${word} +(.+)$`, 'gm'))].map(([, said = '']) => {
+    const [first = '', ...rest] = said.trim().split(/\s+/);
+    return [first, ...rest];
+  });
+/** @param {string} path */
 const read = (path) => readFileSync(path, 'utf8');
+/** @param {string} path */
 const included = (path) => annotations(read(path), 'include').map(([target]) => resolve(dirname(path), target));
-const capital = (name) => name[0].toUpperCase() + name.slice(1);
+/** @param {string} name */
+const capital = (name) => name.charAt(0).toUpperCase() + name.slice(1);
+/** @param {string[]} names */
 const constant = (...names) => names.map((name) => name.replace(/[A-Z]/g, '_$&').toUpperCase()).join('_');
 
-/** Lines of a file's own code: its choices as constants, then what is no comment at the start of a line. */
+/**
+ * Lines of a file's own code: its choices as constants, then what is no comment at the start of a line.
+ * @param {string} path
+ * @returns {Line[]}
+ */
 function ownLines(path) {
   const text = read(path);
   const file = relative(root, path);
@@ -36,29 +57,41 @@ function ownLines(path) {
   return [...choices, ...code.filter((line) => !line.code.startsWith('//'))];
 }
 
-/** A file and all it includes, each once, what is included first. */
+/**
+ * A file and all it includes, each once, what is included first.
+ * @param {string} path
+ * @param {Set<string>} seen
+ * @returns {string[]}
+ */
 function filesOf(path, seen = new Set()) {
   if (seen.has(path)) return [];
   seen.add(path);
   return [...included(path).flatMap((file) => filesOf(file, seen)), path];
 }
 
-/** Where each shared function is written. */
+/** Where each shared function is written. @param {string[]} files */
 function sharedIn(files) {
   return new Map(files.flatMap((file) => annotations(read(file), 'shared').map(([name]) => [name, file])));
 }
 
+/** @param {string} from @param {string} to */
 const specifier = (from, to) => {
   const name = relative(dirname(from), to).replace(/\.glsl$/, '.gen');
   return name.startsWith('.') ? name : `./${name}`;
 };
 
-/** Translates, naming the file and line a person wrote when the kernel is refused. */
+/**
+ * Translates, naming the file and line a person wrote when the kernel is refused.
+ * @param {Translate} translate
+ * @param {Line[]} lines
+ * @param {Partial<import('./translate.mjs').Options>} options
+ */
 function translated(translate, lines, options) {
   try {
     return translate(lines.map(({ code }) => code).join('\n'), options);
   } catch (error) {
-    const origin = lines[(error.loc?.line ?? 0) - 1];
+    if (!(error instanceof KernelError)) throw error;
+    const origin = lines[error.loc.line - 1];
     if (!origin) throw error;
     const what = error.message.split('\n')[0].replace(/^.*?error: /, '');
     throw new Error(`${origin.file}:${origin.line}:${error.loc.column}: error: ${what}\n  ${origin.code}`, {
@@ -67,10 +100,16 @@ function translated(translate, lines, options) {
   }
 }
 
+/** @type {Record<string, string>} */
 const VALUE = { float: 'number', int: 'number', uint: 'number', bool: 'number', sampler2D: 'Float64Array' };
+/** @param {Parameter} parameter */
 const typeOf = ({ type, numbers }) => VALUE[type] ?? `Numbers<${numbers}>`;
 
-/** The typed kernel: its parameters, its loop, and the type of the values it must be given. */
+/**
+ * The typed kernel: its parameters, its loop, and the type of the values it must be given.
+ * @param {Loop} loop
+ * @param {Parameter[]} signature
+ */
 function kernelText({ name, fn, varying }, signature) {
   const values = signature.filter((p) => p.direction === 'in' && p.name !== 'id' && !varying.includes(p.name));
   const type = `${capital(name)}Values`;
@@ -90,6 +129,7 @@ function kernelText({ name, fn, varying }, signature) {
   ].join('\n');
 }
 
+/** @param {string} path */
 const literal = (path) =>
   ownLines(path)
     .map(({ code }) => code)
@@ -98,7 +138,7 @@ const literal = (path) =>
     .replace(/`/g, '\\`')
     .replace(/\$\{/g, '\\${');
 
-/** The TypeScript of a kernel file. */
+/** The TypeScript of a kernel file. @param {Translate} translate @param {string} path */
 function generated(translate, path) {
   const text = read(path);
   const files = filesOf(path);
@@ -116,6 +156,7 @@ function generated(translate, path) {
   });
   if (Math.max(floats, integers) > SCRATCH) throw new Error(`${relative(root, path)}: a call of too many numbers`);
   const direct = included(path);
+  /** @param {string} to */
   const from = (to) => specifier(path, to);
   const lines = [
     `// Made from ${relative(root, path)} by npm run kernels. Do not edit.`,
@@ -142,10 +183,12 @@ function generated(translate, path) {
   return `${lines.join('\n').trimEnd()}\n`;
 }
 
+/** @param {string} path */
 const outOf = (path) => path.replace(/\.glsl$/, '.gen.ts');
 
 function kernelFiles() {
   return readdirSync(coreDir, { recursive: true })
+    .map(String)
     .filter((name) => name.endsWith('.glsl'))
     .map((name) => join(coreDir, name));
 }
@@ -153,7 +196,10 @@ function kernelFiles() {
 /** Makes the translations of all kernels where one is missing or older than a kernel or the translator. Says nothing. */
 export async function ensureKernels() {
   const files = kernelFiles();
-  const tools = ['build.mjs', 'translate.mjs'].map((name) => join(root, 'scripts/kernels', name));
+  const tools = readdirSync(join(root, 'scripts/kernels'), { recursive: true })
+    .map(String)
+    .filter((name) => name.endsWith('.mjs'))
+    .map((name) => join(root, 'scripts/kernels', name));
   const newest = Math.max(...[...files, ...tools].map((path) => statSync(path).mtimeMs));
   if (files.every((path) => existsSync(outOf(path)) && statSync(outOf(path)).mtimeMs >= newest)) return 0;
   const { translate } = await import('./translate.mjs');
