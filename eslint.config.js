@@ -18,7 +18,7 @@ const rooms = Object.keys(ALLOWED);
 /** The rooms of the core: each may import only from those before it. */
 const CORE = [
   ...['kernel', 'random', 'time', 'noise', 'space', 'lens', 'scatter', 'colour', 'pictures'],
-  ...['forms', 'elements', 'solids', 'plants', 'treatments', 'layers', 'flight', 'look', 'deliveries'],
+  ...['forms', 'elements', 'solids', 'plants', 'matter', 'treatments', 'layers', 'flight', 'look', 'deliveries'],
   ...['piece', 'world', 'seam'],
 ];
 

@@ -15,6 +15,8 @@ const LISTS: Record<string, string> = {
   'src/core/look/effects/kinds.ts': 'effects',
   'src/engine/effects/programs.ts': 'programs',
   'src/core/look/lights/kinds.ts': 'lights',
+  'src/core/matter/kinds.ts': 'matter',
+  'src/engine/matter/program.ts': 'matterPrograms',
   'src/engine/lights/program.ts': 'lightPrograms',
 };
 
@@ -58,7 +60,7 @@ const document = (layers: object[], effects: object[], lights: object[]): unknow
 });
 const row = (more: object = {}): object => ({ kind: 'beads', id: 'row', name: 'Row', ...more });
 
-test('a made-up layer, treatment, effect and light, from one file each, are drawn', async ({ page }) => {
+test('a made-up layer, treatment, effect, light and matter, from one file each, are drawn', async ({ page }) => {
   await page.goto('about:blank');
   await page.addScriptTag({ content: await bundle() });
   const bytes = (layers: object[], effects: object[] = [], lights: object[] = []): Promise<number[]> =>
@@ -77,7 +79,7 @@ test('a made-up layer, treatment, effect and light, from one file each, are draw
   const off = inverted.map((v, i) => (i % 4 === 3 ? 0 : Math.abs(v - (255 - beads[i]))));
   expect(Math.max(...off)).toBeLessThanOrEqual(1);
   // bodies that nothing lights are black; in the glow of embers they are red, and twice as bright under two
-  const boxes = [{ kind: 'copies', id: 'boxes', name: 'Boxes', size: 0.6, rough: 1, metal: 0 }];
+  const boxes = [{ kind: 'copies', id: 'boxes', name: 'Boxes', size: 0.6, matter: { kind: 'plain', rough: 1 } }];
   const lights = (count: number): object[] =>
     Array.from({ length: count }, (_, i) => ({ kind: 'ember', id: `ember-${i}`, strength: 0.1 }));
   const channel = (picture: readonly number[], k: number): number =>
@@ -87,4 +89,8 @@ test('a made-up layer, treatment, effect and light, from one file each, are draw
   expect(channel(one, 0)).toBeGreaterThan(1000);
   expect(channel(one, 2)).toBeLessThan(channel(one, 0) / 20);
   expect(channel(two, 0)).toBeGreaterThan(channel(one, 0) * 1.2);
+  // of made-up matter they are green in any light
+  const sooty = await bytes([{ ...boxes[0], matter: { kind: 'soot', green: 0.5 } }], [], lights(1));
+  expect(channel(sooty, 0)).toBe(0);
+  expect(channel(sooty, 1)).toBeGreaterThan(1000);
 });

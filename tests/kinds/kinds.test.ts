@@ -37,6 +37,10 @@ vi.mock('../../src/core/look/lights/list', async (list) => {
   const { ember } = await import('./ember');
   return { LIST: [...(await list<{ LIST: [] }>()).LIST, ember] };
 });
+vi.mock('../../src/core/matter/list', async (list) => {
+  const { soot } = await import('./soot');
+  return { LIST: [...(await list<{ LIST: [] }>()).LIST, soot] };
+});
 vi.mock('../../src/core/deliveries/list', async (list) => {
   const { tally } = await import('./tally');
   return { LIST: [...(await list<{ LIST: [] }>()).LIST, tally] };
@@ -108,6 +112,15 @@ describe('kinds from one file each', () => {
     const sibling = siblingOf(layer, kin, { seed: 3, boldness: 1 });
     expect(sibling).not.toEqual(layer);
     expect(LAYERS.schema.safeParse(sibling).success).toBe(true);
+  });
+
+  it('matter is offered where layers are made of something, with rows of its own', () => {
+    const { matter } = definitionOf('copies').form.fields;
+    expect(matter.control?.choices).toMatchObject({ soot: 'Soot' });
+    const sooty = matter.parts?.remade?.({ kind: 'plain', rough: 0.2 }, 'soot') ?? {};
+    expect(sooty).toEqual({ kind: 'soot', green: 0.2 });
+    expect(Object.keys(matter.parts?.formOf(sooty).fields ?? {})).toEqual(['kind', 'green']);
+    expect(LAYERS.schema.safeParse({ kind: 'copies', id: 'a', name: 'A', matter: sooty }).success).toBe(true);
   });
 
   it('bad values are refused by name', () => {

@@ -109,7 +109,25 @@ function FieldRow({ row: { field, control }, path, value, closingStep }: RowProp
         onSelect={() => bench.patch({ selected: [...path] })}
       />
     );
-  if (parts && value) return <Inspector form={parts.formOf(value)} path={path} labels={{ on: control.label }} nested />;
+  if (parts && value) {
+    const { remade } = parts;
+    const { choices } = control;
+    return (
+      <>
+        {remade && choices ? (
+          <PlainRow label={control.label} hint={control.hint} row={path.join('.')}>
+            <ChoiceField
+              label={control.label}
+              value={String(valueAt(value, 'kind'))}
+              choices={choices}
+              onChange={(kind) => set(remade(value, kind))}
+            />
+          </PlainRow>
+        ) : null}
+        <Inspector form={parts.formOf(value)} path={path} labels={{ on: control.label }} nested />
+      </>
+    );
+  }
   if (control.control === 'points')
     return <PointRows path={path} points={value as readonly CurvePoint[]} hint={control.hint} />;
   return (

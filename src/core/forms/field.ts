@@ -85,6 +85,8 @@ export interface Parts {
   formOf(value: object): FormLike;
   /** what a person calls it */
   wordsOf(value: object): string | null;
+  /** the same as one of another kind, for those whose kind can be chosen: the control has the words of each */
+  remade?(value: object, kind: string): object;
 }
 
 /** As much of a form as a field needs to know: see form.ts. */

@@ -58,6 +58,27 @@ function listSchema<T>(schema: z.ZodType<T>, most: number, { must, initial, trou
   return must ? whole : whole.default(() => initial?.() ?? []);
 }
 
+/** One part of any of some kinds, shown among the rows of what it is in, with a choice of its kind. */
+export const shownPartOf = <D extends Kind>(
+  of: Kinds<D>,
+  initial: Partial<KindValue<D>>,
+  info: Info,
+): Field<KindValue<D>> => {
+  const field = partOf(of, initial, () => info.label.toLowerCase());
+  const choices = Object.fromEntries(of.list.map(({ kind, label }) => [kind, label]));
+  // what both kinds have stays, where the new one can have it
+  const remade = (value: object, kind: string): object => {
+    const { fields } = of.of(kind).form;
+    const kept = Object.entries(value).filter(([name, v]) => fields[name]?.schema.safeParse(v).success);
+    return of.schema.parse({ ...Object.fromEntries(kept), kind });
+  };
+  return {
+    ...field,
+    control: controlled('part', info, { choices }),
+    ...(field.parts ? { parts: { ...field.parts, remade } } : {}),
+  };
+};
+
 /** A list of parts of some kinds. */
 export const listOf = <D extends Kind>(
   of: Kinds<D>,

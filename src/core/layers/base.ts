@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { choice, heading, listOf, number, picture, seed, stored, type Condition, type Heading } from '../forms';
+import { choice, heading, listOf, picture, seed, stored, type Condition, type Heading } from '../forms';
 import { TREATMENTS, treatmentOf, type Treatment } from '../treatments/kinds';
-import type { Matter } from './drawing';
+import { newMatter, type Matter } from '../matter/kinds';
 
 /** Fields every layer has. */
 export const layerBase = {
@@ -24,8 +24,6 @@ export const layerSeed = {
     group: heading('Chance', 4),
   }),
 };
-
-const stuff = heading('Matter', 1);
 
 const SPRITES = { disc: 'Disc', ring: 'Ring', star: 'Star', streak: 'Streak', picture: 'A picture' };
 /** What particles look like, in the numbering of the engine's programs. */
@@ -51,34 +49,5 @@ export const spriteOf = (layer: { sprite: keyof typeof SPRITE_INDEX; picture: st
   picture: layer.picture,
 });
 
-/** What the bodies of a layer are made of. */
-export const matterFields = {
-  metal: number(0, { label: 'Metal', min: 0, max: 1, group: stuff, hint: '0: stone or plastic. 1: metal.' }),
-  rough: number(0.45, { label: 'Roughness', min: 0.02, max: 1, group: stuff, hint: '0: a mirror. 1: chalk.' }),
-  glowing: number(0, {
-    label: 'Shines',
-    unit: '×',
-    min: 0,
-    max: 1000,
-    comfort: 8,
-    group: stuff,
-    hint: 'Light of its own, in its colour.',
-  }),
-  film: number(0, {
-    label: 'Thin film',
-    min: 0,
-    max: 1,
-    group: stuff,
-    hint: 'Colours of a soap film, by the angle of view; 1 leaves nothing of the body but its film.',
-  }),
-};
-
-export const matterOf = (layer: { metal: number; rough: number; glowing: number; film: number }): Matter => ({
-  metal: layer.metal,
-  rough: layer.rough,
-  glow: layer.glowing,
-  film: layer.film,
-});
-
 /** Matter of layers that have no fields for it: a dark wall. */
-export const DARK: Matter = { metal: 0, rough: 0.6, glow: 1, film: 0 };
+export const DARK: Matter = newMatter('plain', { rough: 0.6, glowing: 1 });

@@ -1,4 +1,5 @@
 import type { Gradient } from '../colour/colour';
+import type { Matter } from '../matter/kinds';
 import type { Mesh } from '../solids/mesh';
 
 /** A stretch of a layer's elements in drawing order, and where along its extent it lies, as shares 0..1. */
@@ -76,18 +77,6 @@ export function within(shown: Frames | null, frame: number, frames: number): boo
   const wrap = (n: number): number => ((n % frames) + frames) % frames;
   const length = shown.to - shown.from >= frames ? frames : wrap(shown.to - shown.from);
   return wrap(frame - shown.from) < length !== shown.outside;
-}
-
-/** What a body or wall is made of. */
-export interface Matter {
-  /** 0 plastic or stone .. 1 metal */
-  metal: number;
-  /** 0 a mirror .. 1 chalk */
-  rough: number;
-  /** how much it shines by itself */
-  glow: number;
-  /** 0 none .. 1 the colours of a thin film by the angle of view */
-  film: number;
 }
 
 /** What the drawing programs need of a layer besides its elements; uniforms, so changing them rebuilds nothing. */

@@ -121,7 +121,9 @@ export const siblingOf = <T extends object>(whole: T, kin: Kin, wander: Wander):
   withParts(kin.form, whole, (part) => {
     if (!part.above) return wanderedPart(part, kin, wander);
     const index = part.path.at(-1);
-    // each part of a list wanders by itself, as far as the whole; a part that it always has stays
-    if (typeof index !== 'number' || kin.group) return part.value;
-    return wanderedPart(part, kin, { seed: wander.seed * 31 + index + 1, boldness: wander.boldness });
+    // each part of a list, and one whose kind can be chosen, wanders by itself, as far as the whole; others stay
+    const chosen = part.above.form.fields[String(index)]?.parts?.remade !== undefined;
+    if (!(typeof index === 'number' || chosen) || kin.group) return part.value;
+    const own = typeof index === 'number' ? index + 1 : 0;
+    return wanderedPart(part, kin, { seed: wander.seed * 31 + own, boldness: wander.boldness });
   });

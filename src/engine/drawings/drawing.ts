@@ -1,5 +1,6 @@
 import type * as THREE from 'three';
 import type { Drawing, Frames, Part } from '../../core/layers/drawing';
+import type { MatterKind } from '../../core/matter/kinds';
 import type { Pipeline } from '../../core/world/pipeline';
 import type { Shot } from '../frame/shot';
 import type { View } from '../frame/view';
@@ -16,6 +17,8 @@ export interface DrawingMeans {
   view: View;
   /** what moves the layer's elements; another of the same structure may come with a frame */
   pipeline: Pipeline;
+  /** what the layer is made of */
+  matter: MatterKind;
 }
 
 interface DrawnBase {

@@ -1,5 +1,6 @@
 import * as THREE from 'three';
 import type { DrawingLook } from '../../core/layers/drawing';
+import { matterOf } from '../../core/matter/kinds';
 import type { Moment } from '../layer/frame';
 
 type Slot<T> = THREE.IUniform<T>;
@@ -28,7 +29,7 @@ export const litUniforms = () => ({
   uOpenTurn: texture(),
   uCloseTurn: texture(),
   uOpenMark: texture(),
-  uMaterial: slot(new THREE.Vector4()),
+  uMaterial: slot([new THREE.Vector4(), new THREE.Vector4()]),
   uFade: slot(1),
   uLap: slot(0),
 });
@@ -47,7 +48,10 @@ export function showLit(uniforms: ReturnType<typeof litUniforms>, moment: Moment
   uniforms.uLap.value = phaseAt(moment, time);
 }
 
-/** What it is made of. */
-export const setMatter = ({ uMaterial }: ReturnType<typeof litUniforms>, { matter }: DrawingLook): void => {
-  uMaterial.value.set(matter.metal, matter.rough, matter.glow, matter.film);
-};
+/** What it is made of: a kind's own numbers, as its program reads them. */
+export function setMatter({ uMaterial }: ReturnType<typeof litUniforms>, { matter }: DrawingLook): void {
+  const values = matterOf(matter.kind).values(matter);
+  uMaterial.value.forEach((four, i) =>
+    four.set(values[i * 4] ?? 0, values[i * 4 + 1] ?? 0, values[i * 4 + 2] ?? 0, values[i * 4 + 3] ?? 0),
+  );
+}

@@ -33,7 +33,7 @@ export interface ShownLayers {
 export class HeldLayers {
   private readonly held = new Map<string, GpuLayer>();
 
-  constructor(private readonly means: Omit<DrawingMeans, 'pipeline'>) {}
+  constructor(private readonly means: Omit<DrawingMeans, 'pipeline' | 'matter'>) {}
 
   /** Lets go of what the piece no longer has. */
   keepOnly(piece: Piece): void {

@@ -25,11 +25,12 @@ export class GpuLayer {
     piece: Piece,
     layer: Layer,
     share: number,
-    means: DrawingMeans,
+    given: Omit<DrawingMeans, 'matter'>,
   ) {
     GpuLayer.builds++;
     const definition = definitionOf(layer.kind);
     const world = worldOf(piece);
+    const means = { ...given, matter: definition.look(layer).matter.kind };
     const bodies = definition.bodies?.(layer) === true;
     const drawings = definition.drawings(layer, share, world);
     const turned = bodies || drawings.some(isTurned);
@@ -48,7 +49,7 @@ export class GpuLayer {
     piece: Piece,
     layer: Layer,
     share: number,
-    means: Omit<DrawingMeans, 'pipeline'>,
+    means: Omit<DrawingMeans, 'pipeline' | 'matter'>,
   ): { held: GpuLayer; pipeline: Pipeline } {
     const definition = definitionOf(layer.kind);
     const pipeline = pipelineOf(piece, layer, share);
@@ -59,6 +60,7 @@ export class GpuLayer {
       definition.structure(layer, world),
       definition.restKey?.(layer, world, share) ?? (definition.rest && piece.tile),
       pipeline.structure,
+      definition.look(layer).matter.kind,
     ]);
     if (previous?.structure === structure) return { held: previous, pipeline };
     previous?.dispose();

@@ -1,12 +1,12 @@
 import type { Piece } from '../../core/piece/schema';
-import { framePhase, lapSeconds, rateHz, wrapPhase } from '../../core/time/lap';
+import { framePhase, rateHz, wrapPhase } from '../../core/time/lap';
 import { asTrouble } from '../../core/trouble';
 import type { LiveListener, LiveView } from '../protocol';
 import type { Renderer } from '../frame/renderer';
 import type { FrameRequest } from '../frame/request';
+import { advanced } from './clock';
+import { LiveScale } from './scale';
 
-/** Sizes the live picture may be drawn at, relative to the page's. */
-const SCALES = [1, 0.75, 0.5, 0.375, 0.25] as const;
 /** A still picture refines through these numbers of passes, up to the piece's own. */
 const STAGES = [1, 4, 16, 64, 256] as const;
 /** Rest after a change before refining starts, in milliseconds. */
@@ -31,9 +31,7 @@ export class LivePicture {
   private change = 0;
   private drawn = -1;
   private running = false;
-  private scaleIndex = 1;
-  private slow = 0;
-  private fast = 0;
+  private readonly size = new LiveScale();
   private changedAt = 0;
   private lastTick = 0;
   private fps = 0;
@@ -98,14 +96,9 @@ export class LivePicture {
   private advance(): void {
     if (!this.piece || !this.view) return;
     const now = performance.now();
-    const seconds = lapSeconds(this.piece.lap.frames, this.piece.lap.rate);
-    const step = (((now - this.lastTick) / 1000) * this.view.speed) / seconds;
+    const { speed, acrossSeam } = this.view;
+    this.phase = advanced(this.phase, now - this.lastTick, this.piece.lap, speed, acrossSeam);
     this.lastTick = now;
-    this.phase = wrapPhase(this.phase + Math.min(step, 0.5));
-    if (this.view.acrossSeam) {
-      const half = Math.min(0.5, 0.5 / seconds);
-      if (this.phase > half && this.phase < 1 - half) this.phase = wrapPhase(1 - half);
-    }
   }
 
   /** Waits for the piece's next frame, and lets messages in. */
@@ -142,7 +135,7 @@ export class LivePicture {
 
   private drawNow(): void {
     const piece = this.shown();
-    const scale = SCALES[this.scaleIndex];
+    const { scale } = this.size;
     const request = this.request(1, scale);
     if (!piece || !request || !this.view) return;
     const before = performance.now();
@@ -150,25 +143,11 @@ export class LivePicture {
     this.renderer.draw(request);
     this.renderer.finishGpu();
     const ms = performance.now() - before;
-    this.adapt(ms, piece);
-    const pause = Math.max(ms, 1000 / rateHz(piece.lap.rate));
+    const frameMs = 1000 / rateHz(piece.lap.rate);
+    this.size.took(ms, frameMs);
+    const pause = Math.max(ms, frameMs);
     this.fps = this.fps === 0 ? 1000 / pause : this.fps * 0.85 + (1000 / pause) * 0.15;
     this.tell(request, ms, 1, piece.samples, scale);
-  }
-
-  /** Chooses a size that holds the rate while playing; stays put unless several frames agree. */
-  private adapt(ms: number, piece: Piece): void {
-    const budget = Math.min(100, 1000 / rateHz(piece.lap.rate));
-    this.slow = ms > budget * 1.15 ? this.slow + 1 : 0;
-    this.fast = ms < budget * 0.45 ? this.fast + 1 : 0;
-    if (this.slow >= 3 && this.scaleIndex < SCALES.length - 1) {
-      this.scaleIndex++;
-      this.slow = 0;
-    }
-    if (this.fast >= 24 && this.scaleIndex > 0) {
-      this.scaleIndex--;
-      this.fast = 0;
-    }
   }
 
   /** Draws one finer stage after another; true when there is nothing left to do until the next change. */

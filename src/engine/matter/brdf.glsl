@@ -1,4 +1,4 @@
-// How a surface gives back light: by direction, from all around, and by interference.
+// How a surface gives back light: by direction, and from all around.
 const float PI_ = 3.14159265;
 
 // what is lit: unit normal towards the viewer, unit direction to the viewer, and how it gives back light
@@ -26,12 +26,4 @@ vec3 reflected(vec3 f0, float rough, float nv) {
   float a = min(r.x * r.x, exp2(-9.28 * nv)) * r.x + r.y;
   vec2 ab = vec2(-1.04, 1.04) * a + r.zw;
   return f0 * ab.x + ab.y;
-}
-
-// Reflectance of a soap film in air: two beams, the second longer by 2 n d cos t and half a wave behind
-// (any optics textbook; n = 1.33, thickness in nanometres, wavelengths 650, 532 and 450).
-vec3 filmColour(float cosine, float thickness) {
-  float inside = sqrt(1.0 - (1.0 - cosine * cosine) / (1.33 * 1.33));
-  vec3 waves = 2.0 * 1.33 * thickness * inside / vec3(650.0, 532.0, 450.0);
-  return 0.5 - 0.5 * cos(2.0 * PI_ * waves);
 }

@@ -1,6 +1,5 @@
 import type { Drawing } from '../drawing';
 import { evaluateAnimated } from '../../time/animated';
-import { matterOf } from '../base';
 import type { LayerDefinition } from '../definition';
 import { placedExtent } from '../../elements/place/place';
 import { backdropKernel, type BackdropValues } from './backdrop.gen';
@@ -35,7 +34,7 @@ export const backdrop: LayerDefinition<BackdropLayer, BackdropValues> = {
     softness: 0,
     lineWidth: 0,
     largestRadius: 0,
-    matter: matterOf(layer),
+    matter: layer.matter,
     sprite: 0,
     sky:
       layer.form === 'dome'

@@ -1,6 +1,7 @@
 import { placement } from '../../elements/place/form';
 import { animated, choice, form, gradient, heading, integer, number, tag, type ValueOf, shownIf } from '../../forms';
-import { layerBase, layerSeed, matterFields } from '../base';
+import { layerBase, layerSeed } from '../base';
+import { matterField } from '../../matter/kinds';
 
 const shape = heading('Backdrop');
 const sky = heading('Sky');
@@ -98,7 +99,7 @@ export const BackdropForm = form({
     when: studio,
     hint: 'Radius of the bend between floor and wall.',
   }),
-  ...shownIf({ ...matterFields, ...placement }, studio),
+  ...shownIf({ matter: matterField(), ...placement }, studio),
   ...layerSeed,
 });
 export type BackdropLayer = ValueOf<typeof BackdropForm>;

@@ -1,3 +1,4 @@
+import { newMatter } from '../../matter/kinds';
 import { ramp } from '../../forms';
 import type { Preset } from '../definition';
 import type { BackdropLayer } from './form';
@@ -18,6 +19,14 @@ export const presets: readonly Preset<BackdropLayer>[] = [
   },
   {
     label: 'Studio sweep',
-    fields: { form: 'sweep', once: true, size: 14, ahead: 6, above: 1.4, gradient: ramp('#3a3d42'), rough: 0.8 },
+    fields: {
+      form: 'sweep',
+      once: true,
+      size: 14,
+      ahead: 6,
+      above: 1.4,
+      gradient: ramp('#3a3d42'),
+      matter: newMatter('plain', { rough: 0.8 }),
+    },
   },
 ];

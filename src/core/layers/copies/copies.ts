@@ -5,7 +5,6 @@ import type { World } from '../../elements/world';
 import { poissonDisk } from '../../scatter/poisson';
 import { sourceMesh, sourceOf, sourceTurnStep, type SourceName } from '../../solids/source';
 import { piecesOf } from '../../treatments/kinds';
-import { matterOf } from '../base';
 import { carriedAlong, courseValues } from '../../elements/course';
 import type { LayerDefinition } from '../definition';
 import { placedExtent } from '../../elements/place/place';
@@ -172,7 +171,7 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
     piecesOf(layer.treatments),
     layer.arrangement === 'scatter' && [layer.boxX, layer.boxY, layer.boxZ, layer.distance, layer.fill, layer.seed],
   ],
-  look: (layer) => ({ softness: 0, lineWidth: 0, largestRadius: 0, matter: matterOf(layer), sprite: 0 }),
+  look: (layer) => ({ softness: 0, lineWidth: 0, largestRadius: 0, matter: layer.matter, sprite: 0 }),
   gradient: (layer) => layer.gradient,
   light: () => 1,
   extent(layer, context: World) {

@@ -14,7 +14,8 @@ import {
   without,
 } from '../../forms';
 import { sourceFields } from '../../solids/source';
-import { layerBase, layerSeed, matterFields } from '../base';
+import { layerBase, layerSeed } from '../base';
+import { matterField } from '../../matter/kinds';
 import { gradientField, patchCyclesField, patchField, placeByField, spreadField } from '../tint';
 
 const ARRANGEMENTS = {
@@ -154,7 +155,7 @@ export const CopiesForm = form({
   spread: spreadField(),
   placeScale: patchField(2),
   placeCycles: patchCyclesField(),
-  ...matterFields,
+  matter: matterField(),
   once: placement.once,
   ...shownIf(without(placement, 'once'), at('grid', 'ring', 'spiral', 'line', 'sphere', 'scatter')),
   ...layerSeed,

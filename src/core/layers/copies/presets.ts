@@ -1,3 +1,4 @@
+import { newMatter } from '../../matter/kinds';
 import { ramp, three } from '../../forms';
 import { wound } from '../../time/animated';
 import type { Preset } from '../definition';
@@ -50,8 +51,7 @@ export const presets: readonly Preset<CopiesLayer>[] = [
       size: 3.4,
       deep: 2,
       turnZ: 1 / 24,
-      metal: 0.9,
-      rough: 0.25,
+      matter: newMatter('plain', { metal: 0.9, rough: 0.25 }),
       gradient: ramp('#2a2d31', '#5f6a78'),
     },
     treatments: [{ kind: 'turn', what: 'each', axis: 'along', amount: wound(1 / 6) }],
@@ -67,8 +67,7 @@ export const presets: readonly Preset<CopiesLayer>[] = [
       distance: 0.6,
       size: 0.5,
       variation: 1,
-      metal: 0.5,
-      rough: 0.3,
+      matter: newMatter('plain', { metal: 0.5, rough: 0.3 }),
     },
     treatments: [
       { kind: 'stagger', by: 'chance', ease: 'over', overlap: 0.3 },
@@ -84,8 +83,7 @@ export const presets: readonly Preset<CopiesLayer>[] = [
       countY: 1,
       countZ: 1,
       size: 2,
-      metal: 0.85,
-      rough: 0.2,
+      matter: newMatter('plain', { metal: 0.85, rough: 0.2 }),
       gradient: ramp('#2b2b31', '#8a8f9a'),
     },
     treatments: [
@@ -105,7 +103,7 @@ export const presets: readonly Preset<CopiesLayer>[] = [
       radius: 2,
       radiusEnd: 0.2,
       size: 0.5,
-      glowing: 1.5,
+      matter: newMatter('plain', { glowing: 1.5 }),
       gradient: ramp('#7c4dff', '#ff7bd5', '#ffffff'),
       placeBy: 'order',
     },

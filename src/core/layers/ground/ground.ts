@@ -1,7 +1,6 @@
 import { fitNoise } from '../../noise/fit';
 import type { Drawing } from '../drawing';
 import type { GroundAt, World } from '../../elements/world';
-import { matterOf } from '../base';
 import type { LayerDefinition } from '../definition';
 import { groundHeight, groundKernel, groundPlace, type GroundValues } from './ground.gen';
 import { RF } from '../../kernel/scratch';
@@ -120,7 +119,7 @@ export const ground: LayerDefinition<GroundLayer, GroundValues> = {
     softness: 0,
     lineWidth: 0,
     largestRadius: 0,
-    matter: matterOf(layer),
+    matter: layer.matter,
     sprite: 0,
     ripple:
       layer.surface === 'water' ? { strength: layer.ripple, size: layer.rippleSize, cycles: layer.rippleCycles } : null,

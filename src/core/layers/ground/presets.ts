@@ -1,3 +1,4 @@
+import { newMatter } from '../../matter/kinds';
 import { ramp } from '../../forms';
 import type { Preset } from '../definition';
 import type { GroundLayer } from './form';
@@ -7,7 +8,12 @@ export const presets: readonly Preset<GroundLayer>[] = [
   { label: 'Sharp ridges', fields: { form: 'ridged', relief: 2.6, feature: 8, octaves: 5, valley: 2 } },
   {
     label: 'Still water',
-    fields: { surface: 'water', above: -1.1, rough: 0.06, metal: 0.85, gradient: ramp('#5f7480') },
+    fields: {
+      surface: 'water',
+      above: -1.1,
+      matter: newMatter('plain', { rough: 0.06, metal: 0.85 }),
+      gradient: ramp('#5f7480'),
+    },
   },
   {
     label: 'Dunes',
@@ -16,7 +22,7 @@ export const presets: readonly Preset<GroundLayer>[] = [
       feature: 7,
       octaves: 2,
       valley: 1,
-      rough: 0.9,
+      matter: newMatter('plain', { rough: 0.9 }),
       gradient: ramp('#2a2018', '#8a6a44', '#d9b380'),
     },
   },

@@ -6,7 +6,6 @@ import { SPECIES } from '../../plants/species';
 import { box } from '../../solids/box';
 import { capsule, cone, sphere } from '../../solids/lathe';
 import { finishMesh, type Mesh } from '../../solids/mesh';
-import { matterOf } from '../base';
 import type { LayerDefinition } from '../definition';
 import { plantsKernel, plantsPlace, type PlantsValues } from './plants.gen';
 import { scatterPlants, type Scattered } from './scatter';
@@ -139,7 +138,7 @@ export const plants: LayerDefinition<PlantsLayer, PlantsValues> = {
     });
   },
   structure: (layer) => [slots(layer), layer.size],
-  look: (layer) => ({ softness: 0, lineWidth: 0, largestRadius: 0, matter: matterOf(layer), sprite: 0 }),
+  look: (layer) => ({ softness: 0, lineWidth: 0, largestRadius: 0, matter: layer.matter, sprite: 0 }),
   gradient: (layer) => layer.gradient,
   light: () => 1,
   extent(layer, context) {

@@ -1,3 +1,4 @@
+import { newMatter } from '../../matter/kinds';
 import { ramp } from '../../forms';
 import type { Preset } from '../definition';
 import type { PlantsLayer } from './form';
@@ -40,7 +41,7 @@ export const presets: readonly Preset<PlantsLayer>[] = [
       source5: 'gullFeather',
       weight5: 1,
       size: 0.8,
-      glowing: 0.15,
+      matter: newMatter('plain', { glowing: 0.15 }),
       gradient: ramp('#12304a', '#2f8f8a', '#d9f0c0'),
     },
   },

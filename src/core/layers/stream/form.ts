@@ -16,7 +16,8 @@ import {
   vectorFields,
 } from '../../forms';
 import { sourceFields } from '../../solids/source';
-import { layerBase, layerSeed, matterFields, spriteFields } from '../base';
+import { layerBase, layerSeed, spriteFields } from '../base';
+import { matterField } from '../../matter/kinds';
 import { gradientField, placeByField, spreadField, tint } from '../tint';
 
 const FORMS = {
@@ -42,7 +43,7 @@ const factor = { unit: '×', min: 0.05, max: 20, comfort: 3, decimals: 2, group:
 
 /** Fields of a body are shown only when the stream is drawn as bodies. */
 const bodyFields = shownIf(
-  { ...without(sourceFields, 'size', 'variation', 'exchange', 'exchangeFrom', 'exchangeTo'), ...matterFields },
+  { ...without(sourceFields, 'size', 'variation', 'exchange', 'exchangeFrom', 'exchangeTo'), matter: matterField() },
   body,
 );
 

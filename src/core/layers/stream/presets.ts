@@ -1,3 +1,4 @@
+import { newMatter } from '../../matter/kinds';
 import { ramp } from '../../forms';
 import type { Preset } from '../definition';
 import type { StreamLayer } from './form';
@@ -68,8 +69,7 @@ export const presets: readonly Preset<StreamLayer>[] = [
       detail: 5,
       size: 0.09,
       variation: 1.4,
-      film: 1,
-      rough: 0.06,
+      matter: newMatter('film'),
       above: -2,
       gradient: ramp('#cfe8e0', '#ffffff'),
       placeBy: 'chance',

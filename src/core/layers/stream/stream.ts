@@ -7,7 +7,7 @@ import type { Mesh } from '../../solids/mesh';
 import { sourceMesh, sourceOf, sourceTurnStep, type Source } from '../../solids/source';
 import { surfacePoints } from '../../solids/surface';
 import { evaluateAnimated } from '../../time/animated';
-import { matterOf, spriteOf } from '../base';
+import { spriteOf } from '../base';
 import { carriedAlong, courseValues, paceOf } from '../../elements/course';
 import type { LayerDefinition } from '../definition';
 import { placedExtent } from '../../elements/place/place';
@@ -150,7 +150,7 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
     largestRadius: isBodies(layer)
       ? 0
       : layer.size * 2 ** layer.variation * Math.max(...layer.sizeLife) * groupFactor(layer.groupSize, layer.groups),
-    matter: matterOf(layer),
+    matter: layer.matter,
     ...spriteOf(layer),
   }),
   gradient: (layer) => layer.gradient,

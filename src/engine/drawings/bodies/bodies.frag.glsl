@@ -19,7 +19,7 @@ void main() {
   vec3 n = normalize(vNormal);
   if (dot(n, toViewer) < 0.0) n = -n;
   float opaque;
-  vec3 colour = shade(n, toViewer, vLook.rgb * uLight, vOwn, vMark, opaque);
+  vec3 colour = shade(Body(n, toViewer, vLook.rgb * uLight, vOwn, vMark), opaque);
   float there = vLook.a * uFade * opaque;
   if (there < 0.999) {
     uvec4 h = pcg4d(uvec4(uint(gl_FragCoord.x), uint(gl_FragCoord.y), uint(vMark), 9u));

@@ -7,7 +7,7 @@ import { rawMaterial } from '../../gl/quad';
 import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { litSource, SOLID } from '../lit';
+import { matterSource, SOLID } from '../../matter/program';
 import { litUniforms, phaseAt, setMatter, showLit } from '../uniforms';
 import fragment from './bodies.frag.glsl?raw';
 import vertex from './bodies.vert.glsl?raw';
@@ -32,12 +32,12 @@ const vertexSteps = ({ piece, space }: Pipeline): Step[] => [...piece, ...space]
 export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
   as: 'bodies',
   turned: () => true,
-  make({ mesh, first, count, parts = WHOLE, coarse, shown }, { gpu, view, pipeline }): MatterDrawn {
+  make({ mesh, first, count, parts = WHOLE, coarse, shown }, { gpu, view, pipeline, matter }): MatterDrawn {
     const feed = new Feed(vertexSteps(pipeline));
     const own = { ...litUniforms(), uFirst: { value: first } };
     const material = rawMaterial(
       vertexProgram(pipeline) + viewSource + vertex,
-      litSource() + viewSource + fragment,
+      matterSource(matter) + viewSource + fragment,
       { ...view, ...own, ...feed.uniforms },
       { ...SOLID, side: mesh.open ? THREE.DoubleSide : THREE.FrontSide },
     );

@@ -40,7 +40,7 @@ void main() {
   }
   if (dot(n, v) < 0.0) n = -n;
   float opaque;
-  vec3 colour = shade(n, v, vLook * uLight, vWorld, 0.0, opaque);
+  vec3 colour = shade(Body(n, v, vLook * uLight, vWorld, 0.0), opaque);
 #else
   vec3 n = normalize(cross(dFdx(vView), dFdy(vView)));
   float d = length(vView);

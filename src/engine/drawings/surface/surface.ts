@@ -3,7 +3,7 @@ import type { DrawingOf } from '../../../core/layers/drawing';
 import viewSource from '../../frame/view.glsl?raw';
 import { bareGeometry, rawMaterial } from '../../gl/quad';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { litSource, SOLID } from '../lit';
+import { matterSource, SOLID } from '../../matter/program';
 import { elementUniforms, litUniforms, setMatter, showElements, showLit } from '../uniforms';
 import fragment from './surface.frag.glsl?raw';
 import vertex from './surface.vert.glsl?raw';
@@ -14,14 +14,14 @@ const OPTIONS = { ...SOLID, side: THREE.DoubleSide };
 export const surface: DrawingKind<DrawingOf<'surface'>> = {
   as: 'surface',
   turned: ({ smooth }) => smooth,
-  make({ triangles, smooth }, { gpu, view }): MatterDrawn {
+  make({ triangles, smooth }, { gpu, view, matter }): MatterDrawn {
     const rough = elementUniforms();
     const lit = { ...litUniforms(), uRipple: { value: new THREE.Vector3() }, uRippleTile: { value: 0 } };
     const own = smooth ? lit : rough;
     const head = smooth ? '#define SMOOTH\n' : '';
     const material = rawMaterial(
       head + viewSource + vertex,
-      head + (smooth ? litSource() : '') + viewSource + fragment,
+      head + (smooth ? matterSource(matter) : '') + viewSource + fragment,
       { ...view, ...own },
       OPTIONS,
     );

@@ -1,0 +1,23 @@
+import { kinds, shownPartOf, type KindValue } from '../forms';
+import { MATTER_HEADING, type MatterDefinition } from './definition';
+import { LIST } from './list';
+
+/** Every kind: see list.ts. */
+export const MATTER = kinds(...LIST);
+
+export type Matter = KindValue<(typeof MATTER)['list'][number]>;
+export type MatterKind = Matter['kind'];
+
+/** The definition of a kind. It takes only matter of that kind, which the document's validation guarantees. */
+export const matterOf = (kind: string): MatterDefinition<Matter> => MATTER.of(kind);
+
+/** Matter of a kind, with what its fields are at first where nothing else is said. */
+export const newMatter = (kind: MatterKind, fields: object = {}): Matter => MATTER.schema.parse({ ...fields, kind });
+
+/** What the bodies or the surface of a layer are made of: a field of the layer. */
+export const matterField = () =>
+  shownPartOf(
+    MATTER,
+    { kind: 'plain' },
+    { label: 'Matter', group: MATTER_HEADING, hint: 'What it is made of: how it gives light back.' },
+  );

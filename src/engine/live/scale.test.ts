@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import { advanced } from './clock';
+import { LiveScale } from './scale';
+
+describe('the size of the live picture', () => {
+  const after = (times: readonly number[], frameMs = 40, from = new LiveScale()): LiveScale => {
+    for (const ms of times) from.took(ms, frameMs);
+    return from;
+  };
+  const many = (ms: number, count: number): number[] => Array.from({ length: count }, () => ms);
+
+  it('shrinks when three frames in a row are slow, and not for one or two', () => {
+    const first = new LiveScale().scale;
+    expect(after(many(60, 2)).scale).toBe(first);
+    expect(after([60, 60, 30, 60, 60]).scale).toBe(first);
+    expect(after(many(60, 3)).scale).toBeLessThan(first);
+  });
+
+  it('grows again when two dozen are fast, and goes no further than its ends', () => {
+    const small = after(many(500, 100));
+    expect(small.scale).toBe(0.25);
+    expect(after(many(10, 23), 40, small).scale).toBe(0.25);
+    expect(after(many(10, 1), 40, small).scale).toBeGreaterThan(0.25);
+    expect(after(many(1, 1000), 40, small).scale).toBe(1);
+  });
+
+  it('stays where a frame neither hurries nor rests', () => {
+    const first = new LiveScale().scale;
+    expect(after(many(39, 200)).scale).toBe(first);
+    // a piece of one frame a second is not given a second for a frame
+    expect(after(many(300, 3), 1000).scale).toBeLessThan(first);
+  });
+});
+
+describe('the clock of the live picture', () => {
+  const lap = { frames: 100, rate: { num: 25, den: 1 } };
+
+  it('goes through a lap in its seconds, at any speed, and on into the next', () => {
+    expect(advanced(0, 1000, lap, 1, false)).toBeCloseTo(0.25, 12);
+    expect(advanced(0, 1000, lap, 0.5, false)).toBeCloseTo(0.125, 12);
+    expect(advanced(0.9, 1000, lap, 1, false)).toBeCloseTo(0.15, 12);
+    let phase = 0.3;
+    for (let i = 0; i < 400; i++) phase = advanced(phase, 10, lap, 1, false);
+    expect(phase).toBeCloseTo(0.3, 9);
+  });
+
+  it('a frame that took minutes goes on by half a lap at most', () => {
+    expect(advanced(0, 120_000, lap, 1, false)).toBe(0.5);
+  });
+
+  it('across the seam: half a second to either side, over and over', () => {
+    const half = 0.5 / 4;
+    let phase = 0;
+    const seen: number[] = [];
+    for (let i = 0; i < 500; i++) seen.push((phase = advanced(phase, 17, lap, 1, true)));
+    expect(seen.every((p) => p <= half + 1e-9 || p >= 1 - half - 1e-9)).toBe(true);
+    expect(seen.some((p) => p < 0.1) && seen.some((p) => p > 0.9)).toBe(true);
+    // a lap of less than a second is played whole
+    const short = { frames: 10, rate: { num: 25, den: 1 } };
+    expect(advanced(0.4, 40, short, 1, true)).toBeCloseTo(0.5, 9);
+  });
+});

@@ -1,0 +1,4 @@
+import type { MatterProgram } from '../program';
+import glsl from './plain.glsl?raw';
+
+export const plain: MatterProgram = { glsl };
