@@ -69,7 +69,11 @@ export function Inspector({ form, path, closingSteps = {}, groups, labels = {}, 
     const inGroup = shown.filter(({ control }) => control.group === heading);
     if (inGroup.length === 0) return null;
     return (
-      <section key={heading?.label ?? ''} className={nested ? styles.nested : styles.group} aria-label={heading?.label}>
+      <section
+        key={heading?.label ?? ''}
+        className={nested ? styles.nested : styles.group}
+        aria-label={nested ? undefined : heading?.label}
+      >
         {heading && !nested && groups?.length !== 1 ? <p className={styles.title}>{heading.label}</p> : null}
         {inGroup.map((row) => (
           <FieldRow

@@ -62,9 +62,10 @@ function listSchema<T>(schema: z.ZodType<T>, most: number, { must, initial, trou
 export const shownPartOf = <D extends Kind>(
   of: Kinds<D>,
   initial: Partial<KindValue<D>>,
+  words: string,
   info: Info,
 ): Field<KindValue<D>> => {
-  const field = partOf(of, initial, () => info.label.toLowerCase());
+  const field = partOf(of, initial, () => words);
   const choices = Object.fromEntries(of.list.map(({ kind, label }) => [kind, label]));
   // what both kinds have stays, where the new one can have it
   const remade = (value: object, kind: string): object => {

@@ -16,8 +16,8 @@ export const newMatter = (kind: MatterKind, fields: object = {}): Matter => MATT
 
 /** What the bodies or the surface of a layer are made of: a field of the layer. */
 export const matterField = () =>
-  shownPartOf(
-    MATTER,
-    { kind: 'plain' },
-    { label: 'Matter', group: MATTER_HEADING, hint: 'What it is made of: how it gives light back.' },
-  );
+  shownPartOf(MATTER, { kind: 'plain' }, 'matter', {
+    label: 'Made of',
+    group: MATTER_HEADING,
+    hint: 'How it gives light back.',
+  });
