@@ -66,12 +66,12 @@ test('treatments: added, set, reordered, switched off, kept over a reload, remov
   const titles = () => list.locator('b').allTextContents();
   expect(await titles()).toEqual(['Drift']);
   for (const kind of ['Disorder', 'Twist']) {
-    await list.getByRole('button', { name: 'Add a treatment' }).click();
+    await list.getByRole('button', { name: 'Treat' }).click();
     await page.getByRole('menuitem', { name: new RegExp(`^${kind}`) }).click();
   }
   expect(await titles()).toEqual(['Drift', 'Disorder', 'Twist']);
   // a particle field has no bodies to break
-  await list.getByRole('button', { name: 'Add a treatment' }).click();
+  await list.getByRole('button', { name: 'Treat' }).click();
   await expect(page.getByRole('menuitem', { name: /^Shatter/ })).toHaveCount(0);
   await page.keyboard.press('Escape');
   // a twist through the tile snaps to whole turns: a cloud has no other symmetry

@@ -190,7 +190,7 @@ test('without perspective bodies and lines keep their size at any distance', asy
     moveX: 1,
     moveZ: -4,
     ahead: 10,
-    glowing: 4,
+    matter: { kind: 'plain', glowing: 4 },
     once: true,
     variation: 0,
     gradient: [{ at: 0, colour: '#ffffff' }],

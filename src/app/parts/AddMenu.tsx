@@ -16,7 +16,8 @@ interface Props<K extends string> {
 export function AddMenu<K extends string>({ words, label, kinds, onAdd }: Props<K>) {
   return (
     <MenuTrigger>
-      <Button label={label}>
+      {/* said with what is added, where the button's words are the beginning of that */}
+      <Button {...(label.startsWith(words) ? { label } : {})}>
         <Plus size={14} /> {words}
       </Button>
       <Popover className={styles.popover} placement="bottom end">
