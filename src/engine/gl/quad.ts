@@ -23,6 +23,12 @@ export function rawMaterial(
   });
 }
 
+/** Gives a raw material another fragment program, made when it is drawn next. */
+export function setFragment(material: THREE.RawShaderMaterial, fragment: string): void {
+  material.fragmentShader = HEAD + fragment;
+  material.needsUpdate = true;
+}
+
 /** The numbers of some choices as GLSL, each as PREFIX_NAME: so that no number is written twice. */
 export const constants = (prefix: string, numbers: Readonly<Record<string, number>>): string =>
   Object.entries(numbers)

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { hexToLinear } from '../../core/colour/colour';
 import { LOOK, type Look } from '../../core/look/form';
 import { LIGHTS, MOST_LIGHTS, newLight } from '../../core/look/lights/kinds';
-import { LIGHT_ROWS, lightsProgram, numberOf, programOf } from './program';
-import { lightUniforms, setLights } from './table';
+import { LIGHT_ROWS, lightsProgram, programOf } from './program';
+import { lightUniforms, setLights, tableOf } from './table';
 
 const look = (more: object): Look => LOOK.schema.parse(more);
 const rowsAt = (uniforms: ReturnType<typeof lightUniforms>, i: number): number[][] =>
@@ -20,11 +20,9 @@ describe('the table of lights', () => {
       { ...newLight('sun', 'e', { strength: 5 }), off: true },
     ];
     setLights(uniforms, look({ lights }), 0);
-    expect(uniforms.uLightCount.value.toArray()).toEqual([2, 4]);
     const strengths = [0, 1, 2, 3].map((i) => rowsAt(uniforms, i)[0][3]);
     expect(strengths).toEqual([3, 4, 1.5, 1]);
-    const kinds = [0, 1, 2, 3].map((i) => rowsAt(uniforms, i)[1][3]);
-    expect(kinds).toEqual(['sun', 'sun', 'softBox', 'surroundings'].map((kind) => LIGHTS.names.indexOf(kind as 'sun')));
+    expect(tableOf(look({ lights })).map(({ id }) => id)).toEqual(['b', 'd', 'a', 'c']);
     expect(rowsAt(uniforms, 0)[1].slice(0, 3)).toEqual([0, 0, -1]);
   });
 
@@ -39,13 +37,6 @@ describe('the table of lights', () => {
     expect(uniforms.uSurround.value).toBe(0.75);
   });
 
-  it('forgets the lights of the picture before', () => {
-    const uniforms = lightUniforms();
-    setLights(uniforms, look({}), 0);
-    setLights(uniforms, look({ lights: [] }), 0);
-    expect(uniforms.uLightCount.value.toArray()).toEqual([0, 0]);
-  });
-
   it('has room for as many as a look may have', () => {
     const uniforms = lightUniforms();
     const lights = Array.from({ length: MOST_LIGHTS }, (_, i) => newLight('sun', `s${i}`, { strength: i }));
@@ -55,17 +46,19 @@ describe('the table of lights', () => {
   });
 });
 
-it('every kind of light is asked for in the loop that it belongs to', () => {
-  const source = lightsProgram();
-  const loops = {
+it('a program asks for every light of the table, in its order and in the sum that it belongs to', () => {
+  const kinds = ['sun', 'sun', 'softBox', 'surroundings'] as const;
+  const source = lightsProgram(kinds);
+  const sums = {
     on: source.slice(source.indexOf('vec3 lightOn')),
     from: source.slice(source.indexOf('vec3 lightFrom')),
   };
-  for (const kind of LIGHTS.names) {
+  kinds.forEach((kind, i) => {
     const { shines } = programOf(kind);
-    expect(source).toContain(`const int LIGHT_${kind.toUpperCase()} = ${numberOf(kind)};`);
-    expect(source).toContain(`vec3 ${kind}_${shines}(Light light`);
-    expect(loops[shines]).toContain(`sum += ${kind}_${shines}(light`);
-  }
+    expect(sums[shines]).toContain(`sum += ${kind}_${shines}(Light(uLights[${i * LIGHT_ROWS}].rgb`);
+  });
+  expect(source.match(/sum \+= /g)).toHaveLength(4);
+  for (const kind of LIGHTS.names) expect(source).toContain(`vec3 ${kind}_${programOf(kind).shines}(Light light`);
   expect(source).not.toContain('light_');
+  expect(lightsProgram([]).match(/sum \+= /g)).toBeNull();
 });

@@ -3,11 +3,10 @@ import type { DrawingOf } from '../../../core/layers/drawing';
 import type { Mesh } from '../../../core/solids/mesh';
 import type { Pipeline, Step } from '../../../core/world/pipeline';
 import viewSource from '../../frame/view.glsl?raw';
-import { rawMaterial } from '../../gl/quad';
 import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { matterSource, SOLID } from '../../matter/program';
+import { LitMaterial, SOLID } from '../../matter/program';
 import { litUniforms, phaseAt, setMatter, showLit } from '../uniforms';
 import fragment from './bodies.frag.glsl?raw';
 import vertex from './bodies.vert.glsl?raw';
@@ -35,12 +34,15 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
   make({ mesh, first, count, parts = WHOLE, coarse, shown }, { gpu, view, pipeline, matter }): MatterDrawn {
     const feed = new Feed(vertexSteps(pipeline));
     const own = { ...litUniforms(), uFirst: { value: first } };
-    const material = rawMaterial(
+    const lit = new LitMaterial(
       vertexProgram(pipeline) + viewSource + vertex,
-      matterSource(matter) + viewSource + fragment,
+      '',
+      viewSource + fragment,
+      matter,
       { ...view, ...own, ...feed.uniforms },
       { ...SOLID, side: mesh.open ? THREE.DoubleSide : THREE.FrontSide },
     );
+    const { material } = lit;
     const fine = new THREE.Mesh(geometryOf(mesh, count), material);
     const far = coarse && new THREE.Mesh(geometryOf(coarse.mesh, count), material);
     let steps = vertexSteps(pipeline);
@@ -51,6 +53,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       update(frame) {
         steps = vertexSteps(frame.pipeline);
         setMatter(own, frame.look);
+        lit.light(frame.piece.look);
       },
       show(moment, time) {
         showLit(own, moment, time);

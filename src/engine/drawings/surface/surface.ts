@@ -3,7 +3,7 @@ import type { DrawingOf } from '../../../core/layers/drawing';
 import viewSource from '../../frame/view.glsl?raw';
 import { bareGeometry, rawMaterial } from '../../gl/quad';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { matterSource, SOLID } from '../../matter/program';
+import { LitMaterial, SOLID } from '../../matter/program';
 import { elementUniforms, litUniforms, setMatter, showElements, showLit } from '../uniforms';
 import fragment from './surface.frag.glsl?raw';
 import vertex from './surface.vert.glsl?raw';
@@ -19,12 +19,11 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
     const lit = { ...litUniforms(), uRipple: { value: new THREE.Vector3() }, uRippleTile: { value: 0 } };
     const own = smooth ? lit : rough;
     const head = smooth ? '#define SMOOTH\n' : '';
-    const material = rawMaterial(
-      head + viewSource + vertex,
-      head + (smooth ? matterSource(matter) : '') + viewSource + fragment,
-      { ...view, ...own },
-      OPTIONS,
-    );
+    const uniforms = { ...view, ...own };
+    const shaded = smooth
+      ? new LitMaterial(head + viewSource + vertex, head, viewSource + fragment, matter, uniforms, OPTIONS)
+      : null;
+    const material = shaded?.material ?? rawMaterial(viewSource + vertex, viewSource + fragment, uniforms, OPTIONS);
     const mesh = new THREE.Mesh(bareGeometry(0, triangles), material);
     return {
       stage: 'matter',
@@ -35,6 +34,7 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
         lit.uRipple.value.set(strength, 1 / size, cycles);
         lit.uRippleTile.value = Math.max(1, Math.round(piece.tile / size)) / piece.tile;
         setMatter(lit, look);
+        shaded?.light(piece.look);
       },
       show: (moment, time) => (smooth ? showLit(lit, moment, time) : showElements(rough, moment)),
       draw({ offset }, _shot, target) {
