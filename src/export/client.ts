@@ -43,6 +43,7 @@ export function startExport(
   const stopped = new Promise<ExportResult>((resolve) => (stop = resolve));
   // its own workers, the engine and the encoder, end with it
   const place = newPlace();
+  // what was never written, or is still held, goes with the page: see bytes/place.ts
   const release = (): void => void giveBack(place).catch(() => undefined);
   const result = Promise.race([worker.api.run(piece, delivery, place, Comlink.proxy(tell)), stopped])
     .finally(worker.close)

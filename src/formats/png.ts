@@ -1,3 +1,4 @@
+import { joined } from './bytes';
 import { unzlibSync, zlibSync } from 'fflate';
 
 // PNG, second edition: W3C / ISO 15948:2003. Written by us so that the same pixels are the same bytes everywhere.
@@ -55,20 +56,13 @@ export function writePng(rgba: Uint8Array, width: number, height: number): Uint8
   view.setUint32(0, width);
   view.setUint32(4, height);
   header.set([8, 2, 0, 0, 0], 8);
-  const parts = [
+  return joined([
     new Uint8Array(SIGNATURE),
     chunk('IHDR', header),
     chunk('sRGB', new Uint8Array([0])),
     chunk('IDAT', zlibSync(filteredRows(rgba, width, height), { level: 6 })),
     chunk('IEND', new Uint8Array(0)),
-  ];
-  const out = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
-  let at = 0;
-  for (const part of parts) {
-    out.set(part, at);
-    at += part.length;
-  }
-  return out;
+  ]);
 }
 
 /** The bytes of a PNG's chunks of one type. @throws RangeError when a chunk is damaged */

@@ -1,5 +1,5 @@
 import { Shapes } from 'lucide-react';
-import { useState, type ComponentProps, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ComponentProps, type ReactNode } from 'react';
 import { Button } from 'react-aria-components';
 import { Button as Plain } from './Button';
 import styles from './Card.module.css';
@@ -20,8 +20,13 @@ interface Props {
 /** One thing of a step: a line that says what it is, and, opened in place, everything about it. */
 export function Card({ title, summary, drawing, actions, open, onToggle, kin, children }: Props) {
   const [fanned, setFanned] = useState(false);
+  const card = useRef<HTMLElement>(null);
+  // what is opened, or was just added, is in sight with as much of it as there is room for
+  useEffect(() => {
+    if (open) card.current?.scrollIntoView({ block: 'nearest' });
+  }, [open]);
   return (
-    <article className={`${styles.card} ${open ? styles.open : ''}`} aria-label={title}>
+    <article ref={card} className={`${styles.card} ${open ? styles.open : ''}`} aria-label={title}>
       <header className={styles.head}>
         <Button className={styles.title} onPress={onToggle} aria-expanded={open}>
           <span className={styles.drawing} aria-hidden>

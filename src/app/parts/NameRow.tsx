@@ -8,10 +8,12 @@ interface Props {
   name: string;
   /** what is named, in a word */
   of: string;
+  /** what it is called while it has no name */
+  placeholder?: string;
 }
 
 /** A name that can be typed over. */
-export function NameRow({ path, name, of }: Props) {
+export function NameRow({ path, name, of, placeholder = '' }: Props) {
   const [draft, setDraft] = useState<string | null>(null);
   const commit = (): void => {
     if (draft !== null && draft !== name) bench.set(path, draft.slice(0, 120));
@@ -22,6 +24,7 @@ export function NameRow({ path, name, of }: Props) {
       <input
         className={styles.name}
         aria-label={`Name of the ${of}`}
+        placeholder={placeholder}
         value={draft ?? name}
         onChange={(event) => setDraft(event.target.value)}
         onBlur={commit}

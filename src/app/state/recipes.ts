@@ -1,6 +1,6 @@
 import { parsePiece } from '../../core/world/open';
 import { PieceSchema, type Piece } from '../../core/piece/schema';
-import { standardEffects } from '../../core/look/effects/kinds';
+import { startedEffects } from '../../core/look/effects/kinds';
 import { newId } from './edit';
 
 const files = import.meta.glob<unknown>('/demo/*.isomorph.json', { eager: true, import: 'default' });
@@ -13,12 +13,6 @@ export const recipes: Piece[] = Object.entries(files)
 /** A copy of a piece under an id of its own. */
 export const copyOf = (piece: Piece, name = piece.name): Piece => ({ ...piece, id: newId('piece'), name });
 
-/** The glows of a blank lap: near and wide. */
-const FIRST_GLOWS = [
-  { id: 'near', radius: 0.005, threshold: 0.8, gain: 0.4, tint: '#ffffff' },
-  { id: 'wide', radius: 0.06, threshold: 0.15, gain: 0.3, tint: '#ffffff' },
-];
-
 /** A blank lap that already shows something worth changing. */
 export const blankPiece = (): Piece =>
   PieceSchema.parse({
@@ -30,8 +24,6 @@ export const blankPiece = (): Piece =>
     look: {
       fogStart: 1,
       reach: 28,
-      effects: standardEffects().map((effect) =>
-        effect.kind === 'glow' ? { ...effect, layers: FIRST_GLOWS } : effect,
-      ),
+      effects: startedEffects(),
     },
   });

@@ -39,7 +39,8 @@ export class FileSink implements ByteSink {
   }
 }
 
-const asRoomTrouble = (error: unknown): unknown =>
+/** A full disk in words; other errors as they are. */
+export const asRoomTrouble = (error: unknown): unknown =>
   error instanceof DOMException && error.name === 'QuotaExceededError'
     ? new Trouble('no-room', 'there is no room for the file on this disk', {
         would: 'Free some room, or remove finished files from the queue; a smaller size or fewer frames work too.',

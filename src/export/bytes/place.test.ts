@@ -103,6 +103,15 @@ describe('places of exports', () => {
     expect([...all.folders.keys()]).toEqual(['there']);
   });
 
+  it('a full disk is said, not moved into memory', async () => {
+    vi.stubGlobal('navigator', {
+      storage: { getDirectory: () => Promise.reject(new DOMException('full', 'QuotaExceededError')) },
+      locks: navigator.locks,
+    });
+    await expect(places.openPlace(places.newPlace())).rejects.toMatchObject({ code: 'no-room' });
+    await settle();
+  });
+
   it('without files of its own a browser keeps the bytes in memory', async () => {
     vi.stubGlobal('navigator', { storage: {}, locks: navigator.locks });
     const sink = await places.openPlace(places.newPlace());

@@ -1,4 +1,5 @@
-import { FileSink } from './file';
+import { Trouble } from '../../core/trouble';
+import { asRoomTrouble, FileSink } from './file';
 import { MemorySink } from './memory';
 import type { ByteSink } from './sink';
 
@@ -27,6 +28,7 @@ export function newPlace(): Place {
     const own = (page = crypto.randomUUID());
     // held until the page ends, however it does
     void navigator.locks.request(lockOf(own), () => new Promise(() => undefined));
+    // what cannot be removed now is tried again by the next page
     void sweep(own).catch(() => undefined);
   }
   return { page, name: crypto.randomUUID() };
@@ -47,7 +49,10 @@ export async function giveBack({ page: of, name }: Place): Promise<void> {
   await own.removeEntry(name);
 }
 
-/** Opens a file at a place, in a worker; in memory where the browser has no files of its own. */
+/**
+ * Opens a file at a place, in a worker; in memory where the browser has no files of its own, or gives none.
+ * @throws Trouble `no-room` when the disk is full
+ */
 export async function openPlace(place: Place): Promise<ByteSink> {
   try {
     const own = await (await folder()).getDirectoryHandle(place.page, { create: true });
@@ -57,7 +62,10 @@ export async function openPlace(place: Place): Promise<ByteSink> {
       () => file.getFile(),
       () => own.removeEntry(place.name),
     );
-  } catch {
+  } catch (error) {
+    const trouble = asRoomTrouble(error);
+    // what has no room on the disk has less in memory
+    if (trouble instanceof Trouble) throw trouble;
     return new MemorySink();
   }
 }

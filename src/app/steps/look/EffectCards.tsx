@@ -1,5 +1,12 @@
 import type { ReactNode } from 'react';
-import { effectOf, EFFECTS, inOrder, newEffect, type Effect, type EffectKind } from '../../../core/look/effects/kinds';
+import {
+  effectOf,
+  EFFECTS,
+  inOrder,
+  startedEffect,
+  type Effect,
+  type EffectKind,
+} from '../../../core/look/effects/kinds';
 import { AddMenu } from '../../parts/AddMenu';
 import { Boundary } from '../../parts/Boundary';
 import { CardsHead } from '../../parts/CardsHead';
@@ -23,7 +30,7 @@ const setEffects = (effects: readonly Effect[]): void => bench.set(['look', 'eff
 /** A new effect after those that act on the same, opened. */
 function add(effects: readonly Effect[], kind: EffectKind): void {
   const id = newId('effect');
-  setEffects([...effects, newEffect(kind, id)]);
+  setEffects([...effects, startedEffect(kind, id)]);
   bench.patch({ open: id });
 }
 

@@ -48,7 +48,7 @@ export function LightCards() {
       <LookCard group="rig" />
       <Reorder ids={lights.map(({ id }) => id)} onMove={(id, over) => setLights(movedOver(lights, id, over))}>
         {lights.map((light, index) => {
-          const { form, summary } = lightOf(light.kind);
+          const { form, label, summary } = lightOf(light.kind);
           const path = ['look', 'lights', index];
           return (
             <Boundary key={light.id} what={`The card ${lightName(light)}`} of={piece}>
@@ -62,7 +62,7 @@ export function LightCards() {
                 onRemove={() => setLights(lights.filter(({ id }) => id !== light.id))}
               >
                 <section className={rows.group}>
-                  <NameRow path={[...path, 'name']} name={light.name} of="light" />
+                  <NameRow path={[...path, 'name']} name={light.name} of="light" placeholder={label} />
                 </section>
               </PartCard>
             </Boundary>

@@ -16,6 +16,8 @@ export interface EffectDefinition<E extends object> {
   describe: string;
   form: Form<E>;
   space: Space;
+  /** what differs, when somebody adds one, from what is left out of a document: so that it is seen at once */
+  start?: Partial<E>;
   /** a look always has one, and no more */
   always?: boolean;
   /** it keeps dark gradients from banding in few code values */

@@ -10,6 +10,8 @@ import {
   inOrder,
   newEffect,
   standardEffects,
+  startedEffect,
+  startedEffects,
   type Effect,
 } from './kinds';
 
@@ -21,6 +23,12 @@ describe('the effects of a look', () => {
     expect(kindsOf(effects)).toEqual([...EFFECTS.names]);
     expect(new Set(effects.map(({ id }) => id)).size).toBe(effects.length);
     expect(effectsTrouble(effects)).toBeNull();
+  });
+
+  it('one that is added does something: a glow glows, and what a document leaves out stays nothing', () => {
+    for (const kind of EFFECTS.names) expect(effectOf(kind).summary(startedEffect(kind, 'a'), 0)).not.toBe('none');
+    expect(effectOf('glow').summary(newEffect('glow', 'a'), 0)).toBe('none');
+    expect(effectsTrouble(startedEffects())).toBeNull();
   });
 
   it('act on light first, then bring it to the display, then on that; within each as the list says', () => {

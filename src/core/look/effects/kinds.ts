@@ -14,7 +14,14 @@ export const effectOf = (kind: string): EffectDefinition<Effect> => EFFECTS.of(k
 /** An effect of a kind with what its fields are at first. */
 export const newEffect = (kind: EffectKind, id: string): Effect => EFFECTS.schema.parse({ kind, id });
 
-/** What a new look has. */
+/** An effect as somebody adds it: one that does something. */
+export const startedEffect = (kind: EffectKind, id: string): Effect =>
+  EFFECTS.schema.parse({ ...effectOf(kind).start, kind, id });
+
+/** One of each, as somebody adds them. */
+export const startedEffects = (): Effect[] => EFFECTS.names.map((kind) => startedEffect(kind, kind));
+
+/** What a look has where a document says nothing of it. */
 export const standardEffects = (): Effect[] => EFFECTS.names.map((kind) => newEffect(kind, kind));
 
 /** Effects in the order in which they act: by what they act on, then as the list says. */

@@ -1,5 +1,6 @@
 import { Unzip, UnzipPassThrough, Zip, ZipPassThrough } from 'fflate';
 import { rateHz } from '../../../core/time/lap';
+import { joined } from '../../../formats/bytes';
 import { readPng, writePng } from '../../../formats/png';
 import { Appender, type ByteSink } from '../../bytes/sink';
 import { colourSum } from '../../trace';
@@ -67,16 +68,6 @@ async function eachPicture(file: Blob, look: (name: string, png: Uint8Array) => 
     if (done) return;
   }
 }
-
-const joined = (parts: readonly Uint8Array[]): Uint8Array => {
-  const out = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
-  let at = 0;
-  for (const part of parts) {
-    out.set(part, at);
-    at += part.length;
-  }
-  return out;
-};
 
 /** The sum of a picture's colours, or null when it cannot be read. */
 function pictureSum(png: Uint8Array): number | null {

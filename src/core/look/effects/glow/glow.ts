@@ -45,6 +45,13 @@ export const glow: EffectDefinition<Glow> = {
   describe: 'Bright light spreads around itself, near and wide.',
   form: GlowForm,
   space: 'scene',
+  // near and wide
+  start: {
+    layers: [
+      { id: 'near', radius: 0.005, threshold: 0.8, gain: 0.4, tint: '#ffffff' },
+      { id: 'wide', radius: 0.06, threshold: 0.15, gain: 0.3, tint: '#ffffff' },
+    ],
+  },
   summary: ({ layers }) =>
     layers.length === 0
       ? 'none'
