@@ -1,13 +1,12 @@
-// Halves a picture: 13 taps in five overlapping boxes, so that a bright point does not pulse as it moves
-// (Jimenez, Advances in Real-Time Rendering course, SIGGRAPH 2014).
+// Halves a picture by four bilinear taps: at a reach of 0.75 texels they weigh 1 3 3 1 along either axis, the two-scale
+// relation of the quadratic B-spline (de Boor, A Practical Guide to Splines). Every texel counts alike, and a bright point
+// does not pulse as it moves.
 uniform sampler2D uSource;
-uniform vec2 uTexel;
+uniform vec2 uReach;   // of the taps, in texture coordinates
 in vec2 vUv;
 out vec4 outColour;
-vec3 at(float x, float y) { return texture(uSource, vUv + vec2(x, y) * uTexel).rgb; }
+vec3 at(float x, float y) { return texture(uSource, vUv + vec2(x, y) * uReach).rgb; }
 void main() {
-  vec3 inner = at(-1.0, -1.0) + at(1.0, -1.0) + at(-1.0, 1.0) + at(1.0, 1.0);
-  vec3 edges = at(0.0, -2.0) + at(-2.0, 0.0) + at(2.0, 0.0) + at(0.0, 2.0);
-  vec3 corners = at(-2.0, -2.0) + at(2.0, -2.0) + at(-2.0, 2.0) + at(2.0, 2.0);
-  outColour = vec4(at(0.0, 0.0) * 0.125 + inner * 0.125 + edges * 0.0625 + corners * 0.03125, 1.0);
+  vec3 sum = at(-1.0, -1.0) + at(1.0, -1.0) + at(-1.0, 1.0) + at(1.0, 1.0);
+  outColour = vec4(min(sum * 0.25, vec3(1e4)), 1.0);
 }

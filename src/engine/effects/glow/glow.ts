@@ -2,20 +2,28 @@ import type * as THREE from 'three';
 import type { Glow } from '../../../core/look/effects/glow/glow';
 import type { EffectProgram } from '../program';
 import glsl from './glow.glsl?raw';
-import { GlowPyramid } from './pyramid';
+import { brightGlsl, brightUniforms, GlowPyramid } from './pyramid';
 
 export const glow: EffectProgram<Glow> = {
   needs: ['neighbours'],
-  glsl,
+  glsl: brightGlsl('effect_') + glsl,
   make(gpu) {
-    const uniforms = { effect_light: { value: null as THREE.Texture | null }, effect_has: { value: false } };
+    const shown = {
+      effect_light: { value: null as THREE.Texture | null },
+      effect_near: { value: null as THREE.Texture | null },
+      effect_has: { value: false },
+      effect_hasNear: { value: false },
+    };
+    const bright = brightUniforms('effect_');
     const pyramid = new GlowPyramid(gpu);
     return {
-      uniforms,
+      uniforms: { ...shown, ...bright },
       prepare({ layers }, source) {
-        const light = pyramid.gather(source, layers);
-        uniforms.effect_light.value = light;
-        uniforms.effect_has.value = light !== null;
+        const { light, near } = pyramid.gather(source, layers, bright);
+        shown.effect_light.value = light;
+        shown.effect_has.value = light !== null;
+        shown.effect_near.value = near;
+        shown.effect_hasNear.value = near !== null;
       },
       dispose: () => pyramid.dispose(),
     };

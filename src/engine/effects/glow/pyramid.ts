@@ -1,35 +1,46 @@
 import * as THREE from 'three';
 import { hexToLinear } from '../../../core/colour/colour';
-import type { GlowLayer } from '../../../core/look/effects/glow/glow';
+import { MOST_GLOWS, type GlowLayer } from '../../../core/look/effects/glow/glow';
 import { fullscreenMaterial } from '../../gl/quad';
 import { floatTarget } from '../../gl/target';
 import type { Gpu } from '../../gl/gpu';
+import brightSource from './bright.glsl?raw';
 import downFragment from './down.frag.glsl?raw';
-import shrinkFragment from './shrink.frag.glsl?raw';
 import upFragment from './up.frag.glsl?raw';
 
 /** Shorter side of the picture on which glow is measured, in pixels: fixed, so that a look does not change with size. */
 const REFERENCE = 270;
 const LEVELS = 7;
+/** Reach of the taps that halve a picture, in its texels: see down.frag.glsl. */
+const HALVING = 0.75;
+/** Reach of the taps that double the glow, in texels of the coarser: what lets a glow spread as far as its radius says. */
+const DOUBLING = 0.56;
 
 /** The targets for pictures of one size. */
 class Sizes {
-  /** the picture shrunk by halves until below twice the reference, then the reference pyramid, then what is gathered upwards */
+  /** the picture shrunk by halves, and by less at last, to the reference; none when it is no larger */
   readonly shrink: THREE.WebGLRenderTarget[] = [];
+  /** from half the reference on, each half the one before; and what is gathered upwards in them */
   readonly pyramid: THREE.WebGLRenderTarget[];
   readonly glow: THREE.WebGLRenderTarget[];
+  /** shorter side of the picture that glow is measured on, in pixels */
+  readonly reference: number;
 
   constructor(
     readonly width: number,
     readonly height: number,
   ) {
-    const scale = REFERENCE / Math.min(width, height);
-    for (let factor = 0.5; factor >= 2 * scale; factor /= 2)
-      this.shrink.push(floatTarget(width * factor, height * factor));
-    this.pyramid = Array.from({ length: LEVELS }, (_, j) =>
-      floatTarget((width * scale) / 2 ** j, (height * scale) / 2 ** j),
-    );
-    this.glow = this.pyramid.map((level) => floatTarget(level.width, level.height));
+    const shorter = Math.min(width, height);
+    this.reference = Math.min(shorter, REFERENCE);
+    const scale = this.reference / shorter;
+    for (let factor = 0.5; factor > scale; factor /= 2) this.shrink.push(floatTarget(width * factor, height * factor));
+    if (scale < 1) this.shrink.push(floatTarget(width * scale, height * scale));
+    const half = (j: number): THREE.WebGLRenderTarget => {
+      const factor = scale / 2 ** (j + 1);
+      return floatTarget(width * factor, height * factor);
+    };
+    this.pyramid = Array.from({ length: LEVELS - 1 }, (_, j) => half(j));
+    this.glow = Array.from({ length: LEVELS - 1 }, (_, j) => half(j));
   }
 
   dispose(): void {
@@ -37,33 +48,71 @@ class Sizes {
   }
 }
 
-/** Pyramid level, fractional, whose spread matches a glow radius given as a share of the shorter side. */
-const levelOf = (radius: number): number => Math.min(LEVELS - 1, Math.max(0, Math.log2(radius * REFERENCE * 0.7)));
+/** What glows of a light, in a program whose names begin with a prefix. */
+export const brightGlsl = (prefix: string): string => brightSource.replaceAll('GLOW_', prefix);
+
+/** The uniforms of {@link brightGlsl}. */
+export const brightUniforms = (prefix: string): Record<string, THREE.IUniform> => ({
+  [`${prefix}threshold`]: { value: new THREE.Vector4() },
+  [`${prefix}weight`]: { value: new THREE.Vector4() },
+  [`${prefix}tint`]: { value: Array.from({ length: MOST_GLOWS }, () => new THREE.Vector3()) },
+});
+
+/** One glow among the levels of a pyramid. */
+interface Placed {
+  glow: GlowLayer;
+  /** the level, fractional, whose spread matches its radius */
+  level: number;
+}
+
+/** How much of a glow belongs to a level, times its gain. */
+const weightAt = ({ glow, level }: Placed, j: number): number => glow.gain * Math.max(0, 1 - Math.abs(level - j));
+
+/** Sets what glows at a level. @returns whether anything does */
+function setBright(
+  uniforms: Record<string, THREE.IUniform>,
+  prefix: string,
+  glows: readonly Placed[],
+  j: number,
+): boolean {
+  const weights = [0, 0, 0, 0].map((none, i) => (i < glows.length ? weightAt(glows[i], j) : none));
+  (uniforms[`${prefix}weight`].value as THREE.Vector4).fromArray(weights);
+  const threshold = uniforms[`${prefix}threshold`].value as THREE.Vector4;
+  const tints = uniforms[`${prefix}tint`].value as THREE.Vector3[];
+  glows.forEach(({ glow }, i) => {
+    threshold.setComponent(i, glow.threshold);
+    tints[i].set(...hexToLinear(glow.tint));
+  });
+  return weights.some((weight) => weight > 0);
+}
+
+/** What a frame adds of its glows. */
+export interface Gathered {
+  /** what spreads, at half the reference size; null when nothing does */
+  light: THREE.Texture | null;
+  /** the picture at the reference size, of which the brightest shines where it is; null when nothing does */
+  near: THREE.Texture | null;
+}
 
 /**
- * Up to four glows from one shared pyramid. The picture is first averaged to a fixed reference size; each glow takes the
- * light above its threshold on the level of its own radius, and the levels are gathered upwards through tents.
+ * Up to four glows from one shared pyramid. The picture is first averaged to a fixed reference size, unless it is smaller; each
+ * glow takes the light above its threshold on the level of its own radius, and the levels are gathered upwards, each smoothed
+ * as it is doubled, to half the reference. What belongs to the finest level hardly spreads: whoever draws the picture
+ * takes it from the reference itself, by {@link brightGlsl}.
  */
 export class GlowPyramid {
-  private readonly shrinkMaterial = fullscreenMaterial(shrinkFragment, {
-    uSource: { value: null },
-    uStep: { value: new THREE.Vector2() },
-  });
   private readonly downMaterial = fullscreenMaterial(downFragment, {
     uSource: { value: null },
-    uTexel: { value: new THREE.Vector2() },
+    uReach: { value: new THREE.Vector2() },
   });
-  private readonly upMaterial = fullscreenMaterial(upFragment, {
+  private readonly upMaterial = fullscreenMaterial(brightGlsl('level_') + upFragment, {
+    ...brightUniforms('level_'),
     uCoarse: { value: null },
     uLevel: { value: null },
-    uTexel: { value: new THREE.Vector2() },
+    uCoarseReach: { value: new THREE.Vector2() },
+    uLevelReach: { value: new THREE.Vector2() },
     uHasCoarse: { value: false },
-    uThreshold: { value: new THREE.Vector4() },
-    uWeight: { value: new THREE.Vector4() },
-    uTint0: { value: new THREE.Vector3() },
-    uTint1: { value: new THREE.Vector3() },
-    uTint2: { value: new THREE.Vector3() },
-    uTint3: { value: new THREE.Vector3() },
+    uHasLevel: { value: false },
   });
 
   private sizes: Sizes | null = null;
@@ -78,54 +127,64 @@ export class GlowPyramid {
     return this.sizes;
   }
 
-  /** @returns the glow's texture, or null when there is none */
-  gather(light: THREE.WebGLRenderTarget, glows: readonly GlowLayer[]): THREE.Texture | null {
-    const used = glows.filter((glow) => glow.gain > 0);
-    if (used.length === 0) return null;
-    const deepest = Math.min(LEVELS - 1, Math.ceil(Math.max(...used.map((glow) => levelOf(glow.radius)))));
-    const targets = this.sizesFor(light);
-    this.buildPyramid(light, targets, deepest);
-    const u = this.upMaterial.uniforms;
-    const four = [0, 1, 2, 3].map((i) => used[i]);
-    (u.uThreshold.value as THREE.Vector4).set(
-      ...(four.map((glow) => glow?.threshold ?? 0) as [number, number, number, number]),
-    );
-    four.forEach((glow, i) => (u[`uTint${i}`].value as THREE.Vector3).set(...hexToLinear(glow?.tint ?? '#000000')));
-    for (let j = deepest; j >= 0; j--) {
-      const weights = four.map((glow) => (glow ? glow.gain * Math.max(0, 1 - Math.abs(levelOf(glow.radius) - j)) : 0));
-      (u.uWeight.value as THREE.Vector4).set(...(weights as [number, number, number, number]));
-      u.uLevel.value = targets.pyramid[j].texture;
-      u.uHasCoarse.value = j < deepest;
-      if (j < deepest) {
-        const coarse = targets.glow[j + 1];
-        u.uCoarse.value = coarse.texture;
-        (u.uTexel.value as THREE.Vector2).set(1 / coarse.width, 1 / coarse.height);
-      }
-      this.gpu.quad.draw(this.gpu.renderer, this.upMaterial, targets.glow[j]);
-    }
-    return targets.glow[0].texture;
+  /** @param near takes what glows at the finest level: uniforms of `brightGlsl('effect_')` */
+  gather(light: THREE.WebGLRenderTarget, layers: readonly GlowLayer[], near: Record<string, THREE.IUniform>): Gathered {
+    const sizes = this.sizesFor(light);
+    const glows = layers
+      .filter(({ gain }) => gain > 0)
+      .map((glow): Placed => {
+        const level = Math.log2(glow.radius * sizes.reference * 0.7);
+        return { glow, level: Math.min(LEVELS - 1, Math.max(0, level)) };
+      });
+    const hasNear = setBright(near, 'effect_', glows, 0);
+    const deepest = Math.ceil(Math.max(0, ...glows.map(({ level }) => level)));
+    if (deepest === 0 && !hasNear) return { light: null, near: null };
+    const reference = this.shrunk(light, sizes);
+    let source = reference;
+    for (const level of sizes.pyramid.slice(0, deepest)) source = this.down(source, level, HALVING);
+    for (let j = deepest; j >= 1; j--) this.up(sizes, glows, j, deepest);
+    return { light: deepest > 0 ? sizes.glow[0].texture : null, near: hasNear ? reference.texture : null };
   }
 
-  private buildPyramid(light: THREE.WebGLRenderTarget, targets: Sizes, deepest: number): void {
-    const { renderer, quad } = this.gpu;
-    let source = light;
-    const down = (target: THREE.WebGLRenderTarget): void => {
-      this.downMaterial.uniforms.uSource.value = source.texture;
-      (this.downMaterial.uniforms.uTexel.value as THREE.Vector2).set(1 / source.width, 1 / source.height);
-      quad.draw(renderer, this.downMaterial, target);
-      source = target;
-    };
-    targets.shrink.forEach(down);
-    const base = targets.pyramid[0];
-    this.shrinkMaterial.uniforms.uSource.value = source.texture;
-    (this.shrinkMaterial.uniforms.uStep.value as THREE.Vector2).set(0.25 / base.width, 0.25 / base.height);
-    quad.draw(renderer, this.shrinkMaterial, base);
-    source = base;
-    for (let j = 1; j <= deepest; j++) down(targets.pyramid[j]);
+  /** The picture at the size on which glow is measured. */
+  private shrunk(light: THREE.WebGLRenderTarget, { shrink }: Sizes): THREE.WebGLRenderTarget {
+    return shrink.reduce((source, target) => {
+      // a last step by less than a half needs less of its neighbours
+      const ratio = source.height / target.height;
+      return this.down(source, target, HALVING * Math.min(1, ratio - 1));
+    }, light);
+  }
+
+  private down(
+    source: THREE.WebGLRenderTarget,
+    target: THREE.WebGLRenderTarget,
+    reach: number,
+  ): THREE.WebGLRenderTarget {
+    const u = this.downMaterial.uniforms;
+    u.uSource.value = source.texture;
+    (u.uReach.value as THREE.Vector2).set(reach / source.width, reach / source.height);
+    this.gpu.quad.draw(this.gpu.renderer, this.downMaterial, target);
+    return target;
+  }
+
+  /** Adds what glows at a level to what was gathered below it. */
+  private up({ pyramid, glow }: Sizes, glows: readonly Placed[], j: number, deepest: number): void {
+    const u = this.upMaterial.uniforms;
+    const level = pyramid[j - 1];
+    u.uHasLevel.value = setBright(u, 'level_', glows, j);
+    u.uLevel.value = level.texture;
+    (u.uLevelReach.value as THREE.Vector2).set(0.5 / level.width, 0.5 / level.height);
+    u.uHasCoarse.value = j < deepest;
+    if (j < deepest) {
+      const coarse = glow[j];
+      u.uCoarse.value = coarse.texture;
+      (u.uCoarseReach.value as THREE.Vector2).set(DOUBLING / coarse.width, DOUBLING / coarse.height);
+    }
+    this.gpu.quad.draw(this.gpu.renderer, this.upMaterial, glow[j - 1]);
   }
 
   dispose(): void {
     this.sizes?.dispose();
-    for (const material of [this.shrinkMaterial, this.downMaterial, this.upMaterial]) material.dispose();
+    for (const material of [this.downMaterial, this.upMaterial]) material.dispose();
   }
 }

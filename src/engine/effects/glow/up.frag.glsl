@@ -1,36 +1,18 @@
-// Doubles the glow gathered so far by a 9-tap tent and adds the glows whose radius belongs to this level.
+// Doubles the glow gathered so far, four bilinear taps a pixel, and adds the glows whose radius belongs to this level.
+// Needs glow/bright.glsl with names that begin with level_.
 uniform sampler2D uCoarse;
 uniform sampler2D uLevel;
-uniform vec2 uTexel;        // of the coarse picture
+uniform vec2 uCoarseReach;  // of the taps, in texture coordinates
+uniform vec2 uLevelReach;
 uniform bool uHasCoarse;
-uniform vec4 uThreshold;    // one per glow
-uniform vec4 uWeight;       // share of each glow that belongs to this level, times its gain
-uniform vec3 uTint0;
-uniform vec3 uTint1;
-uniform vec3 uTint2;
-uniform vec3 uTint3;
+uniform bool uHasLevel;
 in vec2 vUv;
 out vec4 outColour;
-vec3 at(float x, float y) { return texture(uCoarse, vUv + vec2(x, y) * uTexel).rgb; }
-// keeps hue; the knee is half the threshold wide
-vec3 bright(vec3 c, float threshold) {
-  float v = max(max(c.r, c.g), c.b);
-  float knee = threshold * 0.5 + 1e-5;
-  float soft = clamp(v - threshold + knee, 0.0, 2.0 * knee);
-  float over = max(v - threshold, soft * soft / (4.0 * knee));
-  return c * (over / max(v, 1e-6));
-}
+vec3 glowing(float x, float y) { return level_bright(texture(uLevel, vUv + vec2(x, y) * uLevelReach).rgb); }
+vec3 coarse(float x, float y) { return texture(uCoarse, vUv + vec2(x, y) * uCoarseReach).rgb; }
 void main() {
   vec3 sum = vec3(0.0);
-  if (uHasCoarse) {
-    sum = at(0.0, 0.0) * 4.0 + (at(-1.0, 0.0) + at(1.0, 0.0) + at(0.0, -1.0) + at(0.0, 1.0)) * 2.0
-        + at(-1.0, -1.0) + at(1.0, -1.0) + at(-1.0, 1.0) + at(1.0, 1.0);
-    sum /= 16.0;
-  }
-  vec3 here = texture(uLevel, vUv).rgb;
-  if (uWeight.x > 0.0) sum += bright(here, uThreshold.x) * uTint0 * uWeight.x;
-  if (uWeight.y > 0.0) sum += bright(here, uThreshold.y) * uTint1 * uWeight.y;
-  if (uWeight.z > 0.0) sum += bright(here, uThreshold.z) * uTint2 * uWeight.z;
-  if (uWeight.w > 0.0) sum += bright(here, uThreshold.w) * uTint3 * uWeight.w;
-  outColour = vec4(sum, 1.0);
+  if (uHasCoarse) sum += coarse(-1.0, -1.0) + coarse(1.0, -1.0) + coarse(-1.0, 1.0) + coarse(1.0, 1.0);
+  if (uHasLevel) sum += glowing(-1.0, -1.0) + glowing(1.0, -1.0) + glowing(-1.0, 1.0) + glowing(1.0, 1.0);
+  outColour = vec4(sum * 0.25, 1.0);
 }
