@@ -14,6 +14,8 @@ export interface Detail {
 const QUADRIC = 11;
 /** A boundary is held by planes across it of so many times its triangles' weight. */
 const BOUNDARY_WEIGHT = 10;
+/** A turn of the normal along an edge, in radians, is as bad as a surface that is off by this share of it times the edge. */
+const SHADING = 1 / 4;
 /** No triangle turns farther than this, as a cosine. */
 const LEAST_TURN = 0.25;
 
@@ -179,11 +181,27 @@ class Simplifier {
   }
 
   private consider(p: number, q: number): void {
-    // where nothing tells them apart the shorter edge goes first
     const { at } = this;
     const length = Math.hypot(at[p * 3] - at[q * 3], at[p * 3 + 1] - at[q * 3 + 1], at[p * 3 + 2] - at[q * 3 + 2]);
-    this.queue.push(this.cost(p, q) + 1e-7 * length ** 4, this.edges.length);
+    // where nothing tells them apart the shorter edge goes first
+    const cost = this.cost(p, q) + this.shading(p, q, length) + 1e-7 * length ** 4;
+    this.queue.push(cost, this.edges.length);
     this.edges.push([p, q, this.changes[p] + this.changes[q]]);
+  }
+
+  /** What a change of the normals costs: as much as the surface would be off if it were curved as they say. */
+  private shading(p: number, q: number, length: number): number {
+    const moves = this.moves(p, q);
+    if (!moves) return 0;
+    let sum = 0;
+    for (const t of this.triangles(p)) {
+      const area = Math.hypot(...this.normal(...this.corners(t))) / 2;
+      for (let k = 0; k < 3; k++) {
+        const to = moves.get(this.vertex(t, k));
+        if (to !== undefined) sum += area * (turned(this.mesh.normal, this.vertex(t, k), to) * length * SHADING) ** 2;
+      }
+    }
+    return sum;
   }
 
   /** Where every vertex at p goes when p goes to q, or null when one of them has nowhere to go. */
@@ -283,62 +301,93 @@ function placesOf({ position, piece }: Mesh): Int32Array {
   });
 }
 
-/** Squared distance of a point to a triangle (Ericson, Real-Time Collision Detection, 2005, 5.1.5). */
-function toTriangle(p: Float32Array, a: Float32Array, b: Float32Array, c: Float32Array): number {
+/** How far the normals of two vertices are apart, as the length of their difference. */
+function turned(normal: Float32Array, a: number, b: number): number {
+  let sum = 0;
+  for (let k = 0; k < 3; k++) sum += (normal[a * 3 + k] - normal[b * 3 + k]) ** 2;
+  return Math.sqrt(sum);
+}
+
+/** The place of a triangle nearest to a point, as shares of its second and third corner, and its squared distance. */
+interface Nearest {
+  distance: number;
+  s: number;
+  t: number;
+}
+
+/** The nearest place of a triangle (Ericson, Real-Time Collision Detection, 2005, 5.1.5). */
+function toTriangle(p: Float32Array, a: Float32Array, b: Float32Array, c: Float32Array): Nearest {
   const sub = (u: Float32Array, v: Float32Array): number[] => [u[0] - v[0], u[1] - v[1], u[2] - v[2]];
   const dot = (u: readonly number[], v: readonly number[]): number => u[0] * v[0] + u[1] * v[1] + u[2] * v[2];
   const [ab, ac, ap] = [sub(b, a), sub(c, a), sub(p, a)];
-  const beside = (s: number, t: number): number =>
-    [0, 1, 2].reduce((sum, k) => sum + (ap[k] - ab[k] * s - ac[k] * t) ** 2, 0);
+  const place = (s: number, t: number): Nearest => {
+    let distance = 0;
+    for (let k = 0; k < 3; k++) distance += (ap[k] - ab[k] * s - ac[k] * t) ** 2;
+    return { distance, s, t };
+  };
   const [d1, d2] = [dot(ab, ap), dot(ac, ap)];
-  if (d1 <= 0 && d2 <= 0) return beside(0, 0);
+  if (d1 <= 0 && d2 <= 0) return place(0, 0);
   const bp = sub(p, b);
   const [d3, d4] = [dot(ab, bp), dot(ac, bp)];
-  if (d3 >= 0 && d4 <= d3) return beside(1, 0);
+  if (d3 >= 0 && d4 <= d3) return place(1, 0);
   const vc = d1 * d4 - d3 * d2;
-  if (vc <= 0 && d1 >= 0 && d3 <= 0) return beside(d1 / (d1 - d3), 0);
+  if (vc <= 0 && d1 >= 0 && d3 <= 0) return place(d1 / (d1 - d3), 0);
   const cp = sub(p, c);
   const [d5, d6] = [dot(ab, cp), dot(ac, cp)];
-  if (d6 >= 0 && d5 <= d6) return beside(0, 1);
+  if (d6 >= 0 && d5 <= d6) return place(0, 1);
   const vb = d5 * d2 - d1 * d6;
-  if (vb <= 0 && d2 >= 0 && d6 <= 0) return beside(0, d2 / (d2 - d6));
+  if (vb <= 0 && d2 >= 0 && d6 <= 0) return place(0, d2 / (d2 - d6));
   const va = d3 * d6 - d5 * d4;
   if (va <= 0 && d4 - d3 >= 0 && d5 - d6 >= 0) {
     const w = (d4 - d3) / (d4 - d3 + (d5 - d6));
-    return beside(1 - w, w);
+    return place(1 - w, w);
   }
   const over = 1 / (va + vb + vc);
-  return beside(vb * over, vc * over);
+  return place(vb * over, vc * over);
 }
 
 /** Vertices and triangles that are compared at most, so that a fine mesh is measured in a moment. */
-const MOST_MEASURED = 400_000;
+const MOST_MEASURED = 60_000;
 
-/** How far vertices of a mesh are from some triangles at most. */
-export function deviation({ position }: Mesh, index: Uint32Array): number {
+/**
+ * How far a mesh is from some of its own triangles at most, in units of its size: by the distance of its vertices, and by
+ * what their normals are off from those there, over the length of the triangle that shows it.
+ */
+export function deviation({ position, normal }: Mesh, index: Uint32Array): number {
   const count = position.length / 3;
   const step = Math.max(1, Math.ceil((count * index.length) / 3 / MOST_MEASURED));
-  const at = (v: number): Float32Array => position.subarray(v * 3, v * 3 + 3);
+  const at = (of: Float32Array, v: number): Float32Array => of.subarray(v * 3, v * 3 + 3);
   let most = 0;
   for (let v = 0; v < count; v += step) {
+    const here = at(position, v);
     let least = Infinity;
-    for (let t = 0; t < index.length && least > most; t += 3)
-      least = Math.min(least, toTriangle(at(v), at(index[t]), at(index[t + 1]), at(index[t + 2])));
-    most = Math.max(most, least);
+    // a vertex of a crease looks only at what is on its own side of it
+    let off = Infinity;
+    for (let t = 0; t < index.length; t += 3) {
+      const [a, b, c] = [index[t], index[t + 1], index[t + 2]];
+      const near = toTriangle(here, at(position, a), at(position, b), at(position, c));
+      if (near.distance > least + 1e-9) continue;
+      const there = [0, 1, 2].map(
+        (k) => normal[a * 3 + k] * (1 - near.s - near.t) + normal[b * 3 + k] * near.s + normal[c * 3 + k] * near.t,
+      );
+      const length = Math.hypot(...there) || 1;
+      const turn = Math.hypot(...[0, 1, 2].map((k) => there[k] / length - normal[v * 3 + k]));
+      const edge = Math.max(...[0, 1, 2].map((k) => distance(position, index[t + k], index[t + ((k + 1) % 3)])));
+      off = near.distance < least - 1e-9 ? turn * edge * SHADING : Math.min(off, turn * edge * SHADING);
+      least = Math.min(least, near.distance);
+    }
+    most = Math.max(most, Math.sqrt(least), off);
   }
-  return Math.sqrt(most);
+  return most;
 }
+
+const distance = (position: Float32Array, a: number, b: number): number =>
+  Math.hypot(...[0, 1, 2].map((k) => position[a * 3 + k] - position[b * 3 + k]));
 
 function longestEdge({ position }: Mesh, index: Uint32Array): number {
   let most = 0;
   for (let t = 0; t < index.length; t += 3)
-    for (let k = 0; k < 3; k++) {
-      const [a, b] = [index[t + k] * 3, index[t + ((k + 1) % 3)] * 3];
-      most = Math.max(
-        most,
-        Math.hypot(position[a] - position[b], position[a + 1] - position[b + 1], position[a + 2] - position[b + 2]),
-      );
-    }
+    for (let k = 0; k < 3; k++) most = Math.max(most, distance(position, index[t + k], index[t + ((k + 1) % 3)]));
   return most;
 }
 

@@ -2,11 +2,11 @@ import type * as THREE from 'three';
 import type { Drawing, Frames, Part } from '../../core/layers/drawing';
 import type { MatterKind } from '../../core/matter/kinds';
 import type { Pipeline } from '../../core/world/pipeline';
-import type { Shot } from '../frame/shot';
 import type { View } from '../frame/view';
 import type { VisiblePart } from '../frame/visible';
 import type { Gpu } from '../gl/gpu';
 import type { LayerFrame, Moment } from '../layer/frame';
+import type { Sorting } from '../seen/sorter';
 
 /** Everything there is, as one part of a layer. */
 export const WHOLE: readonly Part[] = [{ from: 0, to: 1, first: 0, count: Infinity }];
@@ -28,6 +28,8 @@ interface DrawnBase {
   readonly shown: Frames | null;
   /** it shows the present moment alone, not the echoes of it */
   readonly momentary?: boolean;
+  /** how its elements are sorted before the passes of a frame; without it all of every part in sight is drawn */
+  readonly sorting?: Sorting;
   /** Once a frame. @param frameOf another layer at this frame, where it is drawn or asked for */
   update(frame: LayerFrame, frameOf: (id: string) => LayerFrame | undefined): void;
   dispose(): void;
@@ -45,29 +47,26 @@ export interface MatterDrawn extends DrawnBase {
   readonly stage: 'matter';
   /** Makes it show one of the layer's moments, at a time 0..1 of the open shutter. */
   show(moment: Moment, time: number): void;
-  draw(at: VisiblePart, shot: Shot, target: THREE.WebGLRenderTarget): void;
+  /** Draws it wherever it is seen. What is sorted draws what was found instead. */
+  draw(at: readonly VisiblePart[], target: THREE.WebGLRenderTarget): void;
 }
 
-/** Where light of one range of blur is drawn. */
-export interface LightTarget {
-  target: THREE.WebGLRenderTarget;
-  /** of the size of the picture, where everything but wide blur is */
-  full: boolean;
+/** A part of a layer's light, and the numbers of the targets that its blur may belong to. */
+export type LitPart = VisiblePart & { levels: readonly number[] };
+
+/** Where light of one pass is drawn, by the size of its blur. */
+export interface LightTargets {
+  /** Makes what is drawn next that of one range of blur. @returns its target */
+  level(n: number): THREE.WebGLRenderTarget;
   /** in this pass light that is as good drawn in a few passes of a frame is drawn too */
   few: boolean;
-}
-
-/** Least and greatest radius in pixels at which a part of a layer can appear. */
-export interface RadiusRange {
-  least: number;
-  most: number;
 }
 
 /** What is added to what is there, in a target by the size of its blur. */
 export interface LightDrawn extends DrawnBase {
   readonly stage: 'light';
   show(moment: Moment, time: number): void;
-  draw(at: VisiblePart, radius: RadiusRange, to: LightTarget): void;
+  draw(at: readonly LitPart[], to: LightTargets): void;
 }
 
 export type Drawn = Behind | MatterDrawn | LightDrawn;

@@ -7,16 +7,21 @@ type Slot<T> = THREE.IUniform<T>;
 const slot = <T>(value: T): Slot<T> => ({ value });
 const texture = (): Slot<THREE.Texture | null> => slot<THREE.Texture | null>(null);
 
-/** Where elements are and how bright they are at a moment, and by how much their tile is moved. */
-export const elementUniforms = () => ({
-  uOpenPlace: texture(),
-  uClosePlace: texture(),
-  uOpenLook: texture(),
-  uTileOffset: slot(0),
-  uLight: slot(1),
+/** Where elements are and how bright they are at a moment. */
+const momentUniforms = () => ({ uOpenPlace: texture(), uClosePlace: texture(), uOpenLook: texture(), uLight: slot(1) });
+
+/** The same, and by how much their tile is moved. */
+export const elementUniforms = () => ({ ...momentUniforms(), uTileOffset: slot(0) });
+
+/** The same of particles, which know their own repetition, and how soft they are and what they look like. */
+export const particleUniforms = () => ({
+  ...momentUniforms(),
+  uTile: slot(1),
+  uSoftness: slot(0),
+  uSprite: slot(0),
 });
 
-export function showElements(uniforms: ReturnType<typeof elementUniforms>, { open, close, light }: Moment): void {
+export function showElements(uniforms: ReturnType<typeof momentUniforms>, { open, close, light }: Moment): void {
   uniforms.uOpenPlace.value = open[0];
   uniforms.uOpenLook.value = open[1];
   uniforms.uClosePlace.value = close[0];
@@ -24,8 +29,8 @@ export function showElements(uniforms: ReturnType<typeof elementUniforms>, { ope
 }
 
 /** The same of what has a rotation and is lit. */
-export const litUniforms = () => ({
-  ...elementUniforms(),
+const turnedUniforms = () => ({
+  ...momentUniforms(),
   uOpenTurn: texture(),
   uCloseTurn: texture(),
   uOpenMark: texture(),
@@ -34,11 +39,15 @@ export const litUniforms = () => ({
   uLap: slot(0),
 });
 
+/** The same of what lies between elements, and of bodies, which know their own repetition. */
+export const litUniforms = () => ({ ...turnedUniforms(), uTileOffset: slot(0) });
+export const bodyUniforms = () => ({ ...turnedUniforms(), uTile: slot(1) });
+
 /** The phase of a moment at a time 0..1 of the open shutter. */
 export const phaseAt = ({ openPhase, closePhase }: Moment, time: number): number =>
   openPhase + (closePhase - openPhase) * time;
 
-export function showLit(uniforms: ReturnType<typeof litUniforms>, moment: Moment, time: number): void {
+export function showLit(uniforms: ReturnType<typeof turnedUniforms>, moment: Moment, time: number): void {
   const { open, close, fade } = moment;
   showElements(uniforms, moment);
   uniforms.uOpenTurn.value = open[2];
@@ -49,7 +58,7 @@ export function showLit(uniforms: ReturnType<typeof litUniforms>, moment: Moment
 }
 
 /** What it is made of: a kind's own numbers, as its program reads them. */
-export function setMatter({ uMaterial }: ReturnType<typeof litUniforms>, { matter }: DrawingLook): void {
+export function setMatter({ uMaterial }: ReturnType<typeof turnedUniforms>, { matter }: DrawingLook): void {
   const values = matterOf(matter.kind).values(matter);
   uMaterial.value.forEach((four, i) =>
     four.set(values[i * 4] ?? 0, values[i * 4 + 1] ?? 0, values[i * 4 + 2] ?? 0, values[i * 4 + 3] ?? 0),

@@ -2,23 +2,23 @@ import { within } from '../../core/layers/drawing';
 import { definitionOf, type Layer } from '../../core/layers/kinds';
 import type { Piece } from '../../core/piece/schema';
 import { frameAt } from '../../core/time/lap';
-import type { Behind, Drawn, DrawingMeans, LightDrawn, MatterDrawn, RadiusRange } from '../drawings/drawing';
+import type { Behind, Drawn, DrawingMeans, LightDrawn, LitPart, MatterDrawn } from '../drawings/drawing';
 import type { LayerFrame, Moment, Phases } from '../layer/frame';
 import { GpuLayer } from '../layer/gpuLayer';
-import { radiusRange } from './levels';
+import { Sorter, type SortJob } from '../seen/sorter';
+import { levelsOf, radiusRange } from './levels';
 import type { FrameRequest } from './request';
 import type { Shot } from './shot';
 import { visibleParts, type VisiblePart } from './visible';
 
 /** A drawing at one moment, and where it is seen. */
-interface Shown<D extends Drawn> {
+interface Shown<D extends Drawn, Part = VisiblePart> {
   drawn: D;
   moment: Moment;
-  at: readonly VisiblePart[];
+  at: readonly Part[];
 }
 export type ShownMatter = Shown<MatterDrawn>;
-/** Light knows besides how large it may appear in each part. */
-export type ShownLight = Shown<LightDrawn> & { radii: readonly RadiusRange[] };
+export type ShownLight = Shown<LightDrawn, LitPart>;
 
 /** All that is drawn in one frame, in order. It is the same in every pass of it. */
 export interface ShownLayers {
@@ -32,8 +32,11 @@ export interface ShownLayers {
 /** What the GPU holds of the layers of a piece. */
 export class HeldLayers {
   private readonly held = new Map<string, GpuLayer>();
+  private readonly sorter: Sorter;
 
-  constructor(private readonly means: Omit<DrawingMeans, 'pipeline' | 'matter'>) {}
+  constructor(private readonly means: Omit<DrawingMeans, 'pipeline' | 'matter'>) {
+    this.sorter = new Sorter(means.gpu);
+  }
 
   /** Lets go of what the piece no longer has. */
   keepOnly(piece: Piece): void {
@@ -65,17 +68,32 @@ export class HeldLayers {
       .map((layer) => this.move(piece, layer, phases, shareOf));
     const frames = new Map(moved.map(([, frame]) => [frame.layer.id, frame]));
     for (const [held, frame] of moved) for (const drawn of held.drawn) drawn.update(frame, (id) => frames.get(id));
-    return shownOf(
+    const shown = shownOf(
       moved.filter(([, { layer }]) => !layer.hidden),
       shot,
     );
+    this.sorter.sort(jobsOf([...shown.matter, ...shown.light]));
+    return shown;
   }
 
   dispose(): void {
     for (const layer of this.held.values()) layer.dispose();
     this.held.clear();
+    this.sorter.dispose();
   }
 }
+
+const jobsOf = (shown: readonly (ShownMatter | ShownLight)[]): SortJob[] =>
+  shown.flatMap(({ drawn, moment, at }) =>
+    drawn.sorting
+      ? [{ sorting: drawn.sorting, moment: moment.index, at, show: () => drawn.show(moment, 0.5) }]
+      : [],
+  );
+
+const litPart = (frame: LayerFrame, shot: Shot, part: VisiblePart): LitPart => ({
+  ...part,
+  levels: levelsOf(radiusRange(frame, shot, part)),
+});
 
 function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLayers {
   let behind: Behind | null = null;
@@ -91,7 +109,7 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLa
         if (!within(drawn.shown, now, frames) || (drawn.momentary && index > 0)) continue;
         if (drawn.stage === 'behind') behind ??= drawn;
         else if (drawn.stage === 'matter') matter.push({ drawn, moment, at: parts });
-        else light.push({ drawn, moment, at: parts, radii: parts.map((part) => radiusRange(frame, shot, part)) });
+        else light.push({ drawn, moment, at: parts.map((part) => litPart(frame, shot, part)) });
       }
     });
   }

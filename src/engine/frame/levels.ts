@@ -1,5 +1,5 @@
 import { blurRadiusPx } from '../../core/lens/optics';
-import type { LightDrawn, RadiusRange } from '../drawings/drawing';
+import type { LightTargets } from '../drawings/drawing';
 import type { LayerFrame } from '../layer/frame';
 import type { Shot } from './shot';
 import { LEVELS, type Targets } from './targets';
@@ -7,7 +7,13 @@ import type { View } from './view';
 import type { VisiblePart } from './visible';
 
 /** Blur radius in pixels from which light is drawn into a half-size target; doubles per level. */
-const CRISP_PX = 10;
+export const CRISP_PX = 10;
+
+/** Least and greatest radius in pixels at which a part of a layer can appear. */
+export interface RadiusRange {
+  least: number;
+  most: number;
+}
 
 /** Least and greatest radius in pixels at which what is in a part of a layer can appear. */
 export function radiusRange({ piece, extent, look }: LayerFrame, shot: Shot, at: VisiblePart): RadiusRange {
@@ -26,25 +32,28 @@ export function radiusRange({ piece, extent, look }: LayerFrame, shot: Shot, at:
   };
 }
 
+/** The targets that light of some radii may belong to. */
+export const levelsOf = ({ least, most }: RadiusRange): number[] =>
+  LEVELS.map((_, level) => level).filter((level) => {
+    const [from, to] = blurRange(level);
+    return from <= most && to >= least;
+  });
+
+/** Least and greatest blur in pixels that is drawn into a target. */
+const blurRange = (level: number): [from: number, to: number] => [
+  level === 0 ? 0 : CRISP_PX * 2 ** (level - 1),
+  level === LEVELS.length - 1 ? 1e9 : CRISP_PX * 2 ** level,
+];
+
 /**
- * Draws light into every target that its blur may belong to.
+ * The targets of one pass.
  * @param used whether anything was drawn into each target below full size
  */
-export function drawLight(
-  drawn: LightDrawn,
-  at: VisiblePart,
-  radius: RadiusRange,
-  view: View,
-  targets: Targets,
-  few: boolean,
-  used: boolean[],
-): void {
-  LEVELS.forEach((size, level) => {
-    const from = level === 0 ? 0 : CRISP_PX * 2 ** (level - 1);
-    const to = level === LEVELS.length - 1 ? 1e9 : CRISP_PX * 2 ** level;
-    if (from > radius.most || to < radius.least) return;
-    view.uLevel.value.set(size, from, to, 0);
-    if (level > 0) used[level - 1] = true;
-    drawn.draw(at, radius, { target: targets.levels[level], full: level === 0, few });
-  });
-}
+export const lightTargets = (view: View, targets: Targets, few: boolean, used: boolean[]): LightTargets => ({
+  few,
+  level(n) {
+    view.uLevel.value.set(LEVELS[n], ...blurRange(n), 0);
+    if (n > 0) used[n - 1] = true;
+    return targets.levels[n];
+  },
+});

@@ -11,7 +11,7 @@ import { Context } from '../gl/context';
 import type { Gpu } from '../gl/gpu';
 import { Quad, Stage } from '../gl/quad';
 import { HeldLayers, type ShownLayers } from './layers';
-import { drawLight } from './levels';
+import { lightTargets } from './levels';
 import type { FrameRequest } from './request';
 import { shotAt, type Shot } from './shot';
 import { Sum } from './sum';
@@ -129,15 +129,16 @@ export class Renderer {
       this.sum.begin(targets);
       for (const { drawn, moment, at } of shown.matter) {
         drawn.show(moment, t);
-        for (const part of at) drawn.draw(part, shot, targets.matter);
+        drawn.draw(at, targets.matter);
       }
       this.sum.addMatter(targets, 1 / pass.total);
       view.uMatter.value = targets.matter.texture;
       view.uSolid.value = true;
     }
-    for (const { drawn, moment, at, radii } of shown.light) {
+    const to = lightTargets(view, targets, few, used);
+    for (const { drawn, moment, at } of shown.light) {
       drawn.show(moment, t);
-      at.forEach((part, i) => drawLight(drawn, part, radii[i], view, targets, few, used));
+      drawn.draw(at, to);
     }
   }
 

@@ -12,6 +12,10 @@ import type { FrameRequest } from './request';
 /** Slices of the shutter in which small particles are drawn when nothing solid can hide them. */
 const SMALL_SLICES = 4;
 
+/** By how many pixels a body may differ from its mesh, in a live picture of few passes and in a finished one. */
+const ERROR_PX = { live: 0.4, finished: 0.1 };
+const FEW_PASSES = 2;
+
 /** What every drawing knows of the camera, the air and the light of a frame, by the names the programs give it. */
 export const makeView = () => ({
   ...skyUniforms(),
@@ -27,6 +31,7 @@ export const makeView = () => ({
   uViewMid: { value: new THREE.Matrix4() },
   uViewClose: { value: new THREE.Matrix4() },
   uAperture: { value: new THREE.Vector4() },
+  uErrorPx: { value: 0 },
   // of one pass
   uView: { value: new THREE.Matrix4() },
   uTime: { value: 0.5 },
@@ -47,7 +52,7 @@ export function setFrame(
   view: View,
   { flight, look }: Piece,
   shot: Shot,
-  { phase, width, height }: FrameRequest,
+  { phase, width, height, passes }: FrameRequest,
 ): void {
   view.uPicture.value.set(width, height);
   view.uPixelFocal.value = shot.pixelFocal;
@@ -60,6 +65,7 @@ export function setFrame(
   view.uViewOpen.value.copy(shot.open);
   view.uViewMid.value.copy(shot.mid);
   view.uViewClose.value.copy(shot.close);
+  view.uErrorPx.value = passes <= FEW_PASSES ? ERROR_PX.live : ERROR_PX.finished;
   setLights(view, look, phase);
   view.uAperture.value.set(
     bladesAt(flight, phase),

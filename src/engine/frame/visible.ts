@@ -5,7 +5,8 @@ import type { Shot } from './shot';
 
 /** A stretch of one repetition of a layer that the camera may see. */
 export interface VisiblePart {
-  /** metres along −z by which the tile is moved */
+  /** number of the repetition, and metres along −z by which its tile is moved */
+  repetition: number;
   offset: number;
   /** least and greatest depth along the view, metres; near is 0 or more */
   near: number;
@@ -73,7 +74,7 @@ export function visibleParts(
         -to,
       );
       if (far + sway < 0.02 || near - sway > reach + shot.back) continue;
-      out.push({ offset: k * tile, near: Math.max(0, near - sway), far: far + sway, part });
+      out.push({ repetition: k, offset: k * tile, near: Math.max(0, near - sway), far: far + sway, part });
     }
   return out;
 }

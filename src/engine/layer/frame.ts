@@ -10,6 +10,8 @@ export type Phases = readonly [number, number, number];
 
 /** One moment a layer is shown at: the present one, or an echo. */
 export interface Moment {
+  /** its place among the layer's moments: 0 is the present one */
+  index: number;
   /** its elements when the shutter opens and closes: place, look, and for what needs them turn and mark */
   open: readonly THREE.Texture[];
   close: readonly THREE.Texture[];

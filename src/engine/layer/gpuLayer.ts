@@ -86,6 +86,7 @@ export class GpuLayer {
       const open = this.elements.run(echo * 2, pipeline, first, of);
       const close = last === first ? open : this.elements.run(echo * 2 + 1, pipeline, last, of);
       return {
+        index: echo,
         open: open.textures,
         close: close.textures,
         light: definition.light(layer, held(phase)) * (additive ? light : 1),

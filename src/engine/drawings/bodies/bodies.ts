@@ -1,76 +1,115 @@
 import * as THREE from 'three';
 import type { DrawingOf } from '../../../core/layers/drawing';
 import type { Mesh } from '../../../core/solids/mesh';
+import { detailsOf, type Detail } from '../../../core/solids/simplify';
 import type { Pipeline, Step } from '../../../core/world/pipeline';
 import viewSource from '../../frame/view.glsl?raw';
+import { fillAttribute } from '../../gl/fill';
 import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
 import { LitMaterial, SOLID } from '../../matter/program';
-import { litUniforms, phaseAt, setMatter, showLit } from '../uniforms';
+import { SortProgram } from '../../seen/sorter';
+import { bodyUniforms, phaseAt, setMatter, showLit } from '../uniforms';
 import fragment from './bodies.frag.glsl?raw';
+import sortSource from './sort.glsl?raw';
 import vertex from './bodies.vert.glsl?raw';
 
 const attribute = (array: Float32Array, width: number): THREE.BufferAttribute =>
   new THREE.BufferAttribute(array, width);
 
-function geometryOf(mesh: Mesh, count: number): THREE.InstancedBufferGeometry {
-  const geometry = new THREE.InstancedBufferGeometry();
-  geometry.setIndex(new THREE.BufferAttribute(mesh.index, 1));
-  geometry.setAttribute('aPosition', attribute(mesh.position, 3));
-  geometry.setAttribute('aNormal', attribute(mesh.normal, 3));
-  geometry.setAttribute('aPiece', attribute(mesh.piece ?? new Float32Array((mesh.position.length / 3) * 4), 4));
-  geometry.instanceCount = count;
-  return geometry;
+/** What is seen of some elements at one moment: a geometry for each detail of their mesh. */
+function geometriesOf(mesh: Mesh, details: readonly Detail[]): THREE.InstancedBufferGeometry[] {
+  const position = attribute(mesh.position, 3);
+  const normal = attribute(mesh.normal, 3);
+  const piece = attribute(mesh.piece ?? new Float32Array((mesh.position.length / 3) * 4), 4);
+  return details.map(({ index }) => {
+    const geometry = new THREE.InstancedBufferGeometry();
+    geometry.setIndex(new THREE.BufferAttribute(index, 1));
+    geometry.setAttribute('aPosition', position);
+    geometry.setAttribute('aNormal', normal);
+    geometry.setAttribute('aPiece', piece);
+    geometry.instanceCount = 0;
+    return geometry;
+  });
 }
 
 /** What acts on the vertices of a body. */
 const vertexSteps = ({ piece, space }: Pipeline): Step[] => [...piece, ...space];
 
-/** A mesh for each of some elements, broken and bent vertex by vertex. */
+/** Where space is bent, edges of a body longer than this many times what a detail may differ by would show it. */
+const STRAIGHT = 20;
+
+/** By how much each detail after the first differs, for the sorting program. */
+function errorsOf(details: readonly Detail[], bent: boolean): THREE.Vector4 {
+  const errors = details.slice(1).map(({ error, longest }) => Math.max(error, bent ? longest / STRAIGHT : 0));
+  return new THREE.Vector4().fromArray([...errors, -1, -1, -1, -1]);
+}
+
+/** A mesh for each of some elements, broken and bent vertex by vertex, in as much detail as shows. */
 export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
   as: 'bodies',
   turned: () => true,
-  make({ mesh, first, count, parts = WHOLE, coarse, shown }, { gpu, view, pipeline, matter }): MatterDrawn {
+  make({ mesh, first, count, parts = WHOLE, shown }, { gpu, view, pipeline, matter }): MatterDrawn {
+    const [flies, bent] = [pipeline.piece.length > 0, pipeline.space.length > 0];
+    const details = flies ? detailsOf(mesh).slice(0, 1) : detailsOf(mesh);
     const feed = new Feed(vertexSteps(pipeline));
-    const own = { ...litUniforms(), uFirst: { value: first } };
-    const lit = new LitMaterial(
-      vertexProgram(pipeline) + viewSource + vertex,
-      '',
-      viewSource + fragment,
-      matter,
-      { ...view, ...own, ...feed.uniforms },
-      { ...SOLID, side: mesh.open ? THREE.DoubleSide : THREE.FrontSide },
-    );
+    const own = {
+      ...bodyUniforms(),
+      uRadius: { value: flies ? -1 : mesh.radius },
+      uErrors: { value: errorsOf(details, bent) },
+    };
+    const uniforms = { ...view, ...own, ...feed.uniforms };
+    const lit = new LitMaterial(vertexProgram(pipeline) + viewSource + vertex, '', viewSource + fragment, matter, uniforms, {
+      ...SOLID,
+      side: mesh.open ? THREE.DoubleSide : THREE.FrontSide,
+    });
     const { material } = lit;
-    const fine = new THREE.Mesh(geometryOf(mesh, count), material);
-    const far = coarse && new THREE.Mesh(geometryOf(coarse.mesh, count), material);
+    const sort = (bent ? '#define BENT\n' : '') + vertexProgram(pipeline) + viewSource + sortSource;
+    const program = new SortProgram(sort, uniforms, null);
+    const object = new THREE.Mesh(new THREE.BufferGeometry(), material);
+    const seen: THREE.InstancedBufferGeometry[][] = [];
+    let now = 0;
     let steps = vertexSteps(pipeline);
     return {
       stage: 'matter',
       parts,
       shown,
+      sorting: {
+        program,
+        classes: details.length,
+        first,
+        count,
+        take(moment, found) {
+          const geometries = (seen[moment] ??= geometriesOf(mesh, details));
+          geometries.forEach((geometry, k) => {
+            fillAttribute(geometry, 'aElement', found[k], 2);
+            geometry.instanceCount = found[k].length / 2;
+          });
+        },
+      },
       update(frame) {
         steps = vertexSteps(frame.pipeline);
+        own.uTile.value = frame.piece.tile;
         setMatter(own, frame.look);
         lit.light(frame.piece.look);
       },
       show(moment, time) {
+        now = moment.index;
         showLit(own, moment, time);
         feed.at(steps, phaseAt(moment, time));
       },
-      draw({ offset, near, part }, shot, target) {
-        own.uTileOffset.value = offset;
-        const object = far && coarse && near - shot.back > coarse.beyond ? far : fine;
-        const whole = !Number.isFinite(part.count);
-        own.uFirst.value = whole ? first : part.first;
-        if (!whole) object.geometry.instanceCount = part.count;
-        gpu.stage.draw(gpu.renderer, object, target);
+      draw(_at, target) {
+        for (const geometry of seen[now]) {
+          if (geometry.instanceCount === 0) continue;
+          object.geometry = geometry;
+          gpu.stage.draw(gpu.renderer, object, target);
+        }
       },
       dispose() {
         feed.dispose();
-        fine.geometry.dispose();
-        far?.geometry.dispose();
+        program.dispose();
+        for (const geometry of seen.flat()) geometry.dispose();
         material.dispose();
       },
     };

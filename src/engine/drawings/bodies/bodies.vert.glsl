@@ -2,6 +2,7 @@
 // breakBody and bendBody (layer/program.ts) and frame/view.glsl.
 in vec3 aPosition;
 in vec3 aNormal;
+in ivec2 aElement;       // the element, and the number of its repetition
 in vec4 aPiece;          // centre and number of the piece the vertex belongs to
 uniform sampler2D uOpenPlace;
 uniform sampler2D uClosePlace;
@@ -11,10 +12,9 @@ uniform sampler2D uCloseTurn;
 uniform sampler2D uOpenMark;
 uniform mat4 uView;
 uniform float uTime;
-uniform float uTileOffset;
+uniform float uTile;     // metres from one repetition to the next
 uniform vec2 uLens;      // lens point in metres
 uniform vec2 uJitter;    // sub-pixel offset in pixels
-uniform int uFirst;      // first element of the stretch that is drawn
 out vec3 vView;
 out vec3 vNormal;
 out vec3 vOwn;
@@ -22,8 +22,7 @@ flat out vec4 vLook;
 flat out float vMark;
 
 void main() {
-  int id = uFirst + gl_InstanceID;
-  ivec2 texel = ivec2(id & 1023, id >> 10);
+  ivec2 texel = ivec2(aElement.x & 1023, aElement.x >> 10);
   vec4 open = texelFetch(uOpenPlace, texel, 0);
   vec4 shut = texelFetch(uClosePlace, texel, 0);
   vec4 q = texelFetch(uOpenTurn, texel, 0);
@@ -45,7 +44,7 @@ void main() {
   t = cross(q.xyz, normal) * 2.0;
   normal = normal + t * q.w + cross(q.xyz, t);
   bendBody(mark.y, position, normal);
-  vec3 v = (uView * vec4(position - vec3(0.0, 0.0, uTileOffset), 1.0)).xyz;
+  vec3 v = (uView * vec4(position - vec3(0.0, 0.0, float(aElement.y) * uTile), 1.0)).xyz;
   vView = v;
   vNormal = normal;
   gl_Position = throughLens(v, uLens, uJitter);

@@ -3,31 +3,16 @@ import type { DrawingOf } from '../../../core/layers/drawing';
 import { definitionOf } from '../../../core/layers/kinds';
 import { relink, type Relinked } from '../../../core/layers/links/neighbours';
 import { layerLinks } from '../../../core/world/layers';
+import { fillAttribute } from '../../gl/fill';
 import { fillGradient, gradientTexture } from '../../layer/gradient';
 import { WHOLE, type DrawingKind, type LightDrawn } from '../drawing';
-import { linesMesh, pairAttribute } from '../segments/lines';
+import { drawLines, linesMesh } from '../segments/lines';
 import { elementUniforms } from '../uniforms';
 
-/** Lists the pairs of a frame; the buffers grow when they must. */
+/** Lists the pairs of a frame. */
 function fill(geometry: THREE.InstancedBufferGeometry, { count, pairs, marks }: Relinked): void {
-  const room = geometry.getAttribute('aPair') as THREE.InstancedBufferAttribute | undefined;
-  if (!room || room.count < count) {
-    const most = Math.max(256, Math.ceil(count * 1.3));
-    geometry.deleteAttribute('aPair').deleteAttribute('aMark');
-    geometry.setAttribute('aPair', pairAttribute(new Uint32Array(most * 2)).setUsage(THREE.DynamicDrawUsage));
-    const mark = new THREE.InstancedBufferAttribute(new Float32Array(most * 3), 3);
-    geometry.setAttribute('aMark', mark.setUsage(THREE.DynamicDrawUsage));
-  }
-  for (const [name, values] of [
-    ['aPair', pairs],
-    ['aMark', marks],
-  ] as const) {
-    const attribute = geometry.getAttribute(name) as THREE.InstancedBufferAttribute;
-    attribute.array.set(values);
-    attribute.clearUpdateRanges();
-    attribute.addUpdateRange(0, values.length);
-    attribute.needsUpdate = true;
-  }
+  fillAttribute(geometry, 'aPair', pairs, 2);
+  fillAttribute(geometry, 'aMark', marks, 3);
   geometry.instanceCount = count;
 }
 
@@ -78,10 +63,7 @@ export const links: DrawingKind<DrawingOf<'links'>> = {
         fillGradient(colours, linking.gradient);
       },
       show: () => undefined,
-      draw({ offset }, _radius, { target }) {
-        own.uTileOffset.value = offset;
-        gpu.stage.draw(gpu.renderer, mesh, target);
-      },
+      draw: (at, to) => drawLines(gpu, mesh, own.uTileOffset, at, to),
       dispose() {
         colours.dispose();
         mesh.geometry.dispose();

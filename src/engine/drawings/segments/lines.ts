@@ -1,7 +1,8 @@
 import * as THREE from 'three';
 import viewSource from '../../frame/view.glsl?raw';
+import type { Gpu, Uniforms } from '../../gl/gpu';
 import { ADDITIVE, rawMaterial } from '../../gl/quad';
-import type { Uniforms } from '../../gl/gpu';
+import type { LightTargets, LitPart } from '../drawing';
 import fragment from './segments.frag.glsl?raw';
 import vertex from './segments.vert.glsl?raw';
 
@@ -21,4 +22,18 @@ export function pairAttribute(pairs: Uint32Array): THREE.InstancedBufferAttribut
   const attribute = new THREE.InstancedBufferAttribute(pairs, 2);
   attribute.gpuType = THREE.IntType;
   return attribute;
+}
+
+/** Draws lines wherever they are seen, into every target that their blur may belong to. */
+export function drawLines(
+  { stage, renderer }: Gpu,
+  mesh: THREE.Mesh,
+  offset: THREE.IUniform<number>,
+  at: readonly LitPart[],
+  { level }: LightTargets,
+): void {
+  for (const part of at) {
+    offset.value = part.offset;
+    for (const n of part.levels) stage.draw(renderer, mesh, level(n));
+  }
 }

@@ -1,7 +1,7 @@
 import type { DrawingOf } from '../../../core/layers/drawing';
 import { WHOLE, type DrawingKind, type LightDrawn } from '../drawing';
 import { elementUniforms, showElements } from '../uniforms';
-import { linesMesh, pairAttribute } from './lines';
+import { drawLines, linesMesh, pairAttribute } from './lines';
 
 /** Lines between fixed pairs of elements. */
 export const segments: DrawingKind<DrawingOf<'segments'>> = {
@@ -19,10 +19,7 @@ export const segments: DrawingKind<DrawingOf<'segments'>> = {
         own.uWidth.value = look.lineWidth;
       },
       show: (moment) => showElements(own, moment),
-      draw({ offset }, _radius, { target }) {
-        own.uTileOffset.value = offset;
-        gpu.stage.draw(gpu.renderer, mesh, target);
-      },
+      draw: (at, to) => drawLines(gpu, mesh, own.uTileOffset, at, to),
       dispose() {
         mesh.geometry.dispose();
         mesh.material.dispose();

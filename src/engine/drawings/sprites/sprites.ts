@@ -3,13 +3,19 @@ import type { DrawingOf } from '../../../core/layers/drawing';
 import { SPRITE_INDEX } from '../../../core/layers/base';
 import { joinSources } from '../../../core/kernel/kernel';
 import { sources as apertureSources } from '../../../core/lens/aperture.gen';
+import { CRISP_PX } from '../../frame/levels';
+import { LEVELS } from '../../frame/targets';
 import viewSource from '../../frame/view.glsl?raw';
-import { ADDITIVE, bareGeometry, constants, rawMaterial } from '../../gl/quad';
+import { fillAttribute } from '../../gl/fill';
+import { ADDITIVE, constants, rawMaterial } from '../../gl/quad';
 import type { DrawingKind, DrawingMeans, LightDrawn } from '../drawing';
-import { elementUniforms, showElements } from '../uniforms';
+import { joined, SortProgram } from '../../seen/sorter';
+import { particleUniforms, showElements } from '../uniforms';
 import { pictureUniforms, showPicture } from './picture';
+import particleSource from './particle.glsl?raw';
 import smallFragment from './small.frag.glsl?raw';
 import fragment from './sprites.frag.glsl?raw';
+import sortSource from './sort.glsl?raw';
 import vertex from './sprites.vert.glsl?raw';
 
 /** Radius in pixels under which particles are drawn by the cheap program: see sprites.vert.glsl. */
@@ -17,40 +23,76 @@ const SMALL_PX = 4;
 
 const APERTURE = joinSources(apertureSources);
 const SPRITES = constants('SPRITE', SPRITE_INDEX);
-const VERTEX = `#define SMALL_PX ${SMALL_PX.toFixed(1)}\n${SPRITES}${APERTURE}${viewSource}${vertex}`;
+const PARTICLE = SPRITES + APERTURE + viewSource + particleSource;
+const VERTEX = PARTICLE + vertex;
 const FRAGMENT = SPRITES + APERTURE + fragment;
+const SORT = `const float SMALL_PX = ${SMALL_PX.toFixed(1)};\nconst float CRISP_PX = ${CRISP_PX.toFixed(1)};\n${PARTICLE}${sortSource}`;
+
+/** Of the classes that particles are sorted into the first is of small ones; the others are one for each target. */
+const CLASSES = 1 + LEVELS.length;
+
+/** What is seen of the particles at one moment: one class after another. */
+interface Seen {
+  geometry: THREE.BufferGeometry;
+  starts: number[];
+}
 
 /** Particles: those under four pixels by a program of their own. */
 export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
   as: 'sprites',
   make({ order, parts }, { gpu, view }: DrawingMeans): LightDrawn {
-    const own = { ...elementUniforms(), ...pictureUniforms(), uSoftness: { value: 0 }, uSprite: { value: 0 } };
+    const own = { ...particleUniforms(), ...pictureUniforms() };
     const uniforms = { ...view, ...own };
-    const geometry = bareGeometry(0, order);
-    const large = new THREE.Points(geometry, rawMaterial(VERTEX, FRAGMENT, uniforms, ADDITIVE));
+    const large = new THREE.Points(new THREE.BufferGeometry(), rawMaterial(VERTEX, FRAGMENT, uniforms, ADDITIVE));
     const small = new THREE.Points(
-      geometry,
+      new THREE.BufferGeometry(),
       rawMaterial(`#define SMALL\n${VERTEX}`, smallFragment, uniforms, ADDITIVE),
     );
+    const program = new SortProgram(SORT, uniforms, order);
+    const seen: Seen[] = [];
+    let shown = 0;
+    const draw = (points: THREE.Points, k: number, target: THREE.WebGLRenderTarget): void => {
+      const { geometry, starts } = seen[shown];
+      points.geometry = geometry;
+      geometry.setDrawRange(starts[k], starts[k + 1] - starts[k]);
+      gpu.stage.draw(gpu.renderer, points, target);
+    };
+    const any = (k: number): boolean => seen[shown].starts[k + 1] > seen[shown].starts[k];
     return {
       stage: 'light',
       parts,
       shown: null,
-      update({ look }) {
+      sorting: {
+        program,
+        classes: CLASSES,
+        first: 0,
+        count: order.length,
+        take(moment, found) {
+          seen[moment] ??= { geometry: new THREE.BufferGeometry(), starts: [] };
+          const starts = [0];
+          for (const list of found) starts.push(starts[starts.length - 1] + list.length / 2);
+          fillAttribute(seen[moment].geometry, 'aElement', joined(found), 2);
+          seen[moment].starts = starts;
+        },
+      },
+      update({ look, piece }) {
+        own.uTile.value = piece.tile;
         own.uSoftness.value = look.softness;
         own.uSprite.value = look.sprite;
         showPicture(own, look.sprite === SPRITE_INDEX.picture ? (look.picture ?? '') : null);
       },
-      show: (moment) => showElements(own, moment),
-      draw({ offset, part }, { least, most }, { target, full, few }) {
-        own.uTileOffset.value = offset;
-        if (Number.isFinite(part.count)) geometry.setDrawRange(part.first, part.count);
-        if (full && few && least < SMALL_PX) gpu.stage.draw(gpu.renderer, small, target);
-        if (!full || most > SMALL_PX) gpu.stage.draw(gpu.renderer, large, target);
+      show(moment) {
+        shown = moment.index;
+        showElements(own, moment);
+      },
+      draw(_at, { level, few }) {
+        if (few && any(0)) draw(small, 0, level(0));
+        for (let n = 0; n < LEVELS.length; n++) if (any(n + 1)) draw(large, n + 1, level(n));
       },
       dispose() {
         showPicture(own, null);
-        geometry.dispose();
+        program.dispose();
+        for (const { geometry } of seen) geometry.dispose();
         large.material.dispose();
         small.material.dispose();
       },

@@ -1,20 +1,10 @@
 // A particle as a point sprite that draws only this pass's own cell of its aperture and of its shutter streak, so that
-// the passes of a frame sum exactly to the analytic picture. Needs lens/aperture.glsl and frame/view.glsl.
+// the passes of a frame sum exactly to the analytic picture. Needs lens/aperture.glsl, frame/view.glsl and particle.glsl.
 // Two programs share this file: SMALL draws what is under four pixels as a bell in closed form, cheaply, because most
-// particles are that small; the other cuts the aperture into cells.
-uniform sampler2D uOpenPlace;   // position and size when the shutter opens
-uniform sampler2D uClosePlace;  // ... when it closes
-uniform sampler2D uOpenLook;    // linear colour times light
-uniform mat4 uViewOpen;
-uniform mat4 uViewMid;
-uniform mat4 uViewClose;
-uniform float uTileOffset;      // metres along -z
-uniform float uLight;
+// particles are that small; the other cuts the aperture into cells. Only particles that are seen come here: see sort.glsl.
+in ivec2 aElement;              // the particle, and the number of its repetition
 uniform vec4 uPass;             // a, b, t of this pass; log2 of the number of passes
-uniform vec4 uAperture;         // blades, turn, squeeze, hat edges 0 or 1
 uniform vec4 uLevel;            // size of this target relative to the picture, least and most blur drawn here, unused
-uniform float uSoftness;
-uniform int uSprite;            // 0 a disc, others have a form of their own
 uniform vec3 uSpriteTint;       // mean colour of a picture, of luminance 1
 uniform float uSmallSlices;     // slices of the shutter that small particles are drawn in
 
@@ -26,55 +16,30 @@ flat out vec4 fStreak;   // streak in target pixels, taps, share of the radius t
 flat out vec3 fEnergy;   // light per pixel of the target
 flat out vec2 fKind;     // bell 0..1, depth
 
-const float CORE = 0.36;  // variance in square pixels of the smallest point: sigma 0.6, so sub-pixel motion does not flicker
-
-vec3 toScreen(mat4 view, vec3 world) {
-  vec3 v = (view * vec4(world, 1.0)).xyz;
-  float d = max(-v.z, 1e-3);
-  return vec3(v.xy * (uPixelFocal / over(d)) + uPicture * 0.5, -v.z);
-}
-
 void skip() {
   gl_Position = vec4(2.0, 2.0, 2.0, 1.0);
   gl_PointSize = 0.0;
 }
 
 void main() {
-  ivec2 texel = ivec2(gl_VertexID & 1023, gl_VertexID >> 10);
-  vec4 open = texelFetch(uOpenPlace, texel, 0);
-  vec4 shut = texelFetch(uClosePlace, texel, 0);
-  vec3 offset = vec3(0.0, 0.0, -uTileOffset);
-  vec3 s1 = toScreen(uViewMid, mix(open.xyz, shut.xyz, 0.5) + offset);
+  ivec2 texel = ivec2(aElement.x & 1023, aElement.x >> 10);
+  Particle p = particle(texelFetch(uOpenPlace, texel, 0), texelFetch(uClosePlace, texel, 0), aElement.y);
+  vec3 s0 = p.s0;
+  vec3 s1 = p.s1;
+  vec3 s2 = p.s2;
   float depth = s1.z;
+  float own = p.own;
+  float blur = p.blur;
+  float bell = p.bell;
+  float re = p.re;
   float here = presence(depth);
   fCentre = vec4(0.0); fStreak = vec4(0.0); fEnergy = vec3(0.0); fKind = vec2(0.0);
 #ifndef SMALL
   fCell = vec4(0.0);
 #endif
-  if (depth < 0.02 || here <= 0.0) { skip(); return; }
-  float own = open.w * uPixelFocal / over(depth);
-  float blur = blurPx(depth);
-  // Drawn as a bell (1 - q^2)^2 where small or soft, as a disc where large; between them a mix. The radius is chosen so
-  // that the variance is that of blur disc, particle and pixel together: a bell of radius r has r^2/8, a disc r^2/4.
-  float area = blur * blur + own * own;
-  float bell = max(uSoftness * own * own / max(area, 1e-9), 1.0 - smoothstep(1.0, 3.5, sqrt(area)));
-  float variance = blur * blur * 0.25 + own * own * (2.0 - uSoftness) * 0.125 + CORE;
-  float re = sqrt(8.0 * variance / (2.0 - bell));
-  // a form of its own has finer detail than its radius, as far as the lens leaves it
-  float detail = uSprite == SPRITE_DISC ? re : min(re, sqrt(blur * blur + 0.02 * own * own));
-  if (detail < uLevel.y || detail >= uLevel.z) { skip(); return; }
-
-#ifdef SMALL
-  if (re >= SMALL_PX) { skip(); return; }
-#else
-  if (re < SMALL_PX) { skip(); return; }
-#endif
-  // most particles of a slice are left to another target by now
 
   // which cell of aperture and shutter this pass owns for this particle
   float m = uPass.w;
-  vec3 s0 = toScreen(uViewOpen, open.xyz + offset);
-  vec3 s2 = toScreen(uViewClose, shut.xyz + offset);
   float travel = length(s2.xy - s0.xy);
   float c = clamp(floor((2.0 * log2(max(travel, 1e-3) / (1.7725 * re)) + m) / 3.0 + 0.5), 0.0, m);
   float a = ceil((m - c) * 0.5);
@@ -117,9 +82,9 @@ void main() {
     low -= pad;
     high += pad;
   } else {
-    float widest = mix(1.0, max(sqrt(uAperture.z), inversesqrt(uAperture.z)) * (uAperture.x > 2.5 ? circumradius(uAperture.x) : 1.0), blurred);
-    low *= widest;
-    high *= widest;
+    float rim = mix(1.0, widest(), blurred);
+    low *= rim;
+    high *= rim;
   }
 #endif
   // a bell is nothing at its rim; a disc's soft edge reaches beyond it

@@ -37,9 +37,11 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
         shaded?.light(piece.look);
       },
       show: (moment, time) => (smooth ? showLit(lit, moment, time) : showElements(rough, moment)),
-      draw({ offset }, _shot, target) {
-        own.uTileOffset.value = offset;
-        gpu.stage.draw(gpu.renderer, mesh, target);
+      draw(at, target) {
+        for (const { offset } of at) {
+          own.uTileOffset.value = offset;
+          gpu.stage.draw(gpu.renderer, mesh, target);
+        }
       },
       dispose() {
         mesh.geometry.dispose();

@@ -1,0 +1,80 @@
+// Which detail of its mesh a body is drawn with, 1 the finest; 0 where it is not in sight. In front of it stand the composed
+// bendBody (layer/program.ts) and frame/view.glsl.
+uniform sampler2D uOpenPlace;
+uniform sampler2D uClosePlace;
+uniform sampler2D uOpenLook;
+uniform sampler2D uOpenMark;
+uniform mat4 uViewOpen;
+uniform mat4 uViewMid;
+uniform mat4 uViewClose;
+uniform vec4 uAperture;    // blades, turn, squeeze, hat edges
+uniform float uTile;
+uniform float uRadius;     // of the farthest vertex, in units of its size; below 0: its pieces fly, so nothing is left out
+uniform vec4 uErrors;      // of the details after the finest, in units of its size; negative from where there are no more
+
+uniform float uErrorPx;    // a coarser detail differs from the mesh by less than this many pixels
+
+vec3 bent(vec3 place, float order) {
+  vec3 normal = vec3(0.0, 1.0, 0.0);
+  bendBody(order, place, normal);
+  return place;
+}
+
+// whether a ball that goes from a through the control point b to c is outside one side of what the lens sees
+bool outside(vec3 a, vec3 b, vec3 c, vec3 side, float back, float radius) {
+  return min(min(dot(a, side), dot(b, side)), dot(c, side)) - back > radius;
+}
+
+int classOf(ivec2 texel, int repetition) {
+  vec4 open = texelFetch(uOpenPlace, texel, 0);
+  vec4 shut = texelFetch(uClosePlace, texel, 0);
+  float size = max(open.w, shut.w);
+  if (size <= 0.0 || texelFetch(uOpenLook, texel, 0).a <= 0.0) return 0;
+  float order = texelFetch(uOpenMark, texel, 0).y;
+  vec3 place = mix(open.xyz, shut.xyz, 0.5);
+  float stretched = size;
+#ifdef BENT
+  // what bends space bends and stretches bodies with it
+  float reach = size * max(uRadius, 0.5);
+  vec3 centre = bent(place, order);
+  for (int k = 0; k < 3; k++) {
+    vec3 aside = vec3(k == 0 ? reach : 0.0, k == 1 ? reach : 0.0, k == 2 ? reach : 0.0);
+    float far = max(distance(bent(place + aside, order), centre), distance(bent(place - aside, order), centre));
+    stretched = max(stretched, size * 1.25 * far / reach);
+  }
+  open.xyz = bent(open.xyz, order);
+  shut.xyz = bent(shut.xyz, order);
+  place = centre;
+#endif
+  vec3 offset = vec3(0.0, 0.0, -float(repetition) * uTile);
+  vec3 v0 = (uViewOpen * vec4(open.xyz + offset, 1.0)).xyz;
+  vec3 v1 = (uViewMid * vec4(place + offset, 1.0)).xyz;
+  vec3 v2 = (uViewClose * vec4(shut.xyz + offset, 1.0)).xyz;
+  float radius = stretched * max(uRadius, 0.0);
+  if (uRadius >= 0.0) {
+    // the way of a body is nearly a parabola; what it may stray from that is a small share of it
+    vec3 control = 2.0 * v1 - 0.5 * (v0 + v2);
+    float ball = radius + 0.1 * distance(v0, v2);
+    // the lens looks at it from all of its aperture
+    float deep = -min(v0.z, min(control.z, v2.z)) + ball;
+    float lens = uApertureHalf * max(uAperture.z, 1.0) * 1.5 * max(abs(deep - uFocus), uFocus) / over(max(uFocus, 1e-3));
+    ball += lens;
+    vec2 wide = (0.5 * uPicture + 2.0) / uPixelFocal;
+    if (outside(v0, control, v2, vec3(0.0, 0.0, 1.0), -0.02, ball)) return 0;
+    if (outside(v0, control, v2, vec3(0.0, 0.0, -1.0), max(uAir.z, 1.0), ball)) return 0;
+    for (int k = 0; k < 4; k++) {
+      vec3 across = k == 0 ? vec3(1.0, 0.0, 0.0) : k == 1 ? vec3(-1.0, 0.0, 0.0) : k == 2 ? vec3(0.0, 1.0, 0.0) : vec3(0.0, -1.0, 0.0);
+      float slope = k < 2 ? wide.x : wide.y;
+      if (uFlat > 0.0) {
+        if (outside(v0, control, v2, across, slope * uFlat, ball)) return 0;
+      } else if (outside(v0, control, v2, (across + vec3(0.0, 0.0, slope)) * inversesqrt(1.0 + slope * slope), 0.0, ball)) return 0;
+    }
+  }
+  float px = stretched * uPixelFocal / over(max(-v1.z - radius, 0.05));
+  int detail = 1;
+  for (int k = 0; k < 4; k++) {
+    if (uErrors[k] < 0.0 || uErrors[k] * px > uErrorPx) break;
+    detail++;
+  }
+  return detail;
+}
