@@ -18,5 +18,6 @@ export const soot: MatterDefinition<Soot> = {
 };
 
 export const sootProgram: MatterProgram = {
-  glsl: 'vec3 shade(Body b, out float opaque) { opaque = 1.0; return vec3(0.0, uMaterial[0].x, 0.0); }',
+  shines: true,
+  glsl: 'Matter matterOf(Body b) { return Matter(vec3(0.0, uMaterial[0].x, 0.0), 1.0, 0.0, 0.0, 1.0, true); }',
 };

@@ -395,14 +395,14 @@ function longestEdge({ position }: Mesh, index: Uint32Array): number {
 const FEW = 12;
 const MOST_VERTICES = 30_000;
 /** Each detail has this share of the triangles of the one before; one that keeps more than that is not worth having. */
-const SHARE = 1 / 4;
+const SHARE = 0.4;
 const WORTH = 0.7;
 /** The most details of a mesh, itself included. */
-export const MOST_DETAILS = 4;
+export const MOST_DETAILS = 5;
 
 const known = new WeakMap<Mesh, readonly Detail[]>();
 
-/** A mesh at up to four details, the first all of it, each coarser than the one before. Worked out once a mesh. */
+/** A mesh at up to five details, the first all of it, each coarser than the one before. Worked out once a mesh. */
 export function detailsOf(mesh: Mesh): readonly Detail[] {
   const made = known.get(mesh);
   if (made) return made;

@@ -42,6 +42,8 @@ export class Renderer {
   private readonly sum: Sum;
   private readonly effects: EffectComposer;
   private targets: Targets | null = null;
+  /** the linear light of the frame that was drawn last */
+  private light: THREE.WebGLRenderTarget | null = null;
   private piece: Piece | null = null;
   private losing = false;
 
@@ -113,7 +115,7 @@ export class Renderer {
     const targets = this.targetsFor(request);
     const shot = shotAt(piece, request.phase, request.width);
     setFrame(view, piece, shot, request);
-    this.sum.setBackground(piece);
+    this.sum.setLook(piece);
     const shown = this.layers.at(piece, shot, request);
     clearSky(view);
     shown.behind?.surround();
@@ -131,9 +133,7 @@ export class Renderer {
         drawn.show(moment, t);
         drawn.draw(at, targets.matter);
       }
-      this.sum.addMatter(targets, 1 / pass.total);
-      view.uMatter.value = targets.matter.texture;
-      view.uSolid.value = true;
+      this.sum.addMatter(targets);
     }
     const to = lightTargets(view, targets, few, used);
     for (const { drawn, moment, at } of shown.light) {
@@ -143,11 +143,11 @@ export class Renderer {
   }
 
   private finish({ piece, shown, targets, used }: Frame, request: FrameRequest): void {
-    this.sum.bring(targets, shown.solid, used);
+    const light = (this.light = this.sum.bring(targets, shown.solid, used));
     const { frames } = piece.lap;
     const { phase, frameIndex, texture } = request;
     const frame = ((frameIndex % frames) + frames) % frames;
-    this.effects.run(piece.look.effects, targets.resolved, null, { phase, frame, texture }, OFFERS);
+    this.effects.run(piece.look.effects, light, null, { phase, frame, texture }, OFFERS);
   }
 
   private targetsFor({ width, height }: FrameRequest): Targets {
@@ -173,7 +173,8 @@ export class Renderer {
   /** Linear light of the frame before glow and finish, for tests and measurements. */
   readLight(request: FrameRequest): Float32Array {
     this.draw(request);
-    return this.context.readFloats(this.targetsFor(request).resolved);
+    if (!this.light) throw new RangeError('there is no piece to draw');
+    return this.context.readFloats(this.light);
   }
 
   /**

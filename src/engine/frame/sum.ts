@@ -1,30 +1,32 @@
 import * as THREE from 'three';
 import { hexToLinear } from '../../core/colour/colour';
-import { joinSources } from '../../core/kernel/kernel';
 import type { Piece } from '../../core/piece/schema';
-import { sources as hashSources } from '../../core/random/hash.gen';
-import skySource from '../drawings/dome/sky.glsl?raw';
 import type { Gpu } from '../gl/gpu';
 import { ADDITIVE, fullscreenMaterial } from '../gl/quad';
-import addFragment from './add.frag.glsl?raw';
-import backdropFragment from './backdrop.frag.glsl?raw';
+import { LitProgram, shadingSource } from '../matter/program';
+import lightingFragment from './lighting.frag.glsl?raw';
 import resolveFragment from './resolve.frag.glsl?raw';
 import type { Targets } from './targets';
 import type { View } from './view';
+import viewSource from './view.glsl?raw';
 
-/** The full-screen steps of a frame that begin a pass, add it to the frame, and bring the frame's targets together. */
+/** Depth in metres where there is no matter. */
+const NOWHERE = 1e9;
+
+/** The full-screen steps of a frame that begin a pass, light it into the frame, and bring the frame's targets together. */
 export class Sum {
   private readonly background = { uCentre: { value: new THREE.Vector3() }, uEdge: { value: new THREE.Vector3() } };
-  private readonly backdrop: THREE.RawShaderMaterial;
-  private readonly add = fullscreenMaterial(addFragment, { uSource: { value: null }, uShare: { value: 1 } }, ADDITIVE);
+  private readonly lighting: LitProgram;
   private readonly resolve: THREE.RawShaderMaterial;
 
   constructor(
     private readonly gpu: Gpu,
-    view: View,
+    private readonly view: View,
   ) {
-    const source = joinSources(hashSources) + skySource + backdropFragment;
-    this.backdrop = fullscreenMaterial(source, { ...view, ...this.background });
+    const source = (...given: Parameters<typeof shadingSource>): string =>
+      viewSource + shadingSource(...given) + lightingFragment;
+    const uniforms = { ...view, ...this.background };
+    this.lighting = new LitProgram(fullscreenMaterial(source([]), uniforms, ADDITIVE), source);
     this.resolve = fullscreenMaterial(resolveFragment, {
       uFull: { value: null },
       uHalf: { value: null },
@@ -37,48 +39,55 @@ export class Sum {
     });
   }
 
-  setBackground({ look }: Piece): void {
+  /** Takes what a frame's background and matter are lit by. */
+  setLook({ look }: Piece): void {
     this.background.uCentre.value.set(...hexToLinear(look.background));
     this.background.uEdge.value.set(...hexToLinear(look.backgroundEdge));
+    this.lighting.light(look);
   }
 
   /** Empties the targets that light is drawn into. */
   clear({ levels }: Targets): void {
     const { renderer } = this.gpu;
+    renderer.setClearColor(0x000000, 0);
     for (const target of levels) {
       renderer.setRenderTarget(target);
-      renderer.setClearColor(0x000000, 0);
       renderer.clear(true, false, false);
     }
   }
 
-  /** Puts what is behind everything into a pass's matter. */
+  /** Begins a pass, in which nothing is seen yet. */
   begin({ matter }: Targets): void {
-    this.gpu.quad.draw(this.gpu.renderer, this.backdrop, matter);
-    this.gpu.renderer.clearDepth();
+    const { renderer } = this.gpu;
+    renderer.setRenderTarget(matter);
+    renderer.setClearColor(0x000000, NOWHERE);
+    renderer.clear(true, true, false);
   }
 
-  /** Adds a pass's matter to the frame. */
-  addMatter({ matter, levels }: Targets, share: number): void {
-    this.add.uniforms.uSource.value = matter.texture;
-    this.add.uniforms.uShare.value = share;
-    this.gpu.quad.draw(this.gpu.renderer, this.add, levels[0]);
+  /** Lights the matter of a pass, and adds that to the frame; from then on it hides the light that is drawn behind it. */
+  addMatter({ matter, levels }: Targets): void {
+    const { view } = this;
+    [view.uMatter.value, view.uMatterColour.value, view.uMatterManner.value] = matter.textures;
+    this.gpu.quad.draw(this.gpu.renderer, this.lighting.material, levels[0]);
+    view.uSolid.value = true;
   }
 
   /**
    * The linear picture from all targets.
-   * @param solid whether the background is in the matter already
+   * @param solid whether the background is in the light of the matter already
    * @param used what was drawn into of the targets below full size
    */
-  bring({ levels, resolved }: Targets, solid: boolean, used: readonly boolean[]): void {
+  bring({ levels, resolved }: Targets, solid: boolean, used: readonly boolean[]): THREE.WebGLRenderTarget {
+    if (solid && !used.includes(true)) return levels[0];
     const u = this.resolve.uniforms;
     [u.uFull.value, u.uHalf.value, u.uQuarter.value, u.uEighth.value] = levels.map(({ texture }) => texture);
     u.uUsed.value = used.slice(0, 3);
     u.uBackdrop.value = !solid;
     this.gpu.quad.draw(this.gpu.renderer, this.resolve, resolved);
+    return resolved;
   }
 
   dispose(): void {
-    for (const material of [this.backdrop, this.add, this.resolve]) material.dispose();
+    for (const material of [this.lighting.material, this.resolve]) material.dispose();
   }
 }

@@ -1,4 +1,4 @@
-import { NearestFilter, type WebGLRenderTarget } from 'three';
+import { FloatType, NearestFilter, WebGLRenderTarget } from 'three';
 import { floatTarget } from '../gl/target';
 
 /** Relative sizes of the targets that blurred light is drawn into, by blur size. */
@@ -9,7 +9,7 @@ export class Targets {
   /** light drawn at full, half, quarter and eighth size */
   readonly levels: WebGLRenderTarget[];
   readonly resolved: WebGLRenderTarget;
-  /** solid things of one pass; alpha is depth in metres */
+  /** what one pass sees of matter: see matter/surface.glsl */
   readonly matter: WebGLRenderTarget;
 
   constructor(
@@ -18,8 +18,12 @@ export class Targets {
   ) {
     this.levels = LEVELS.map((level) => floatTarget(Math.ceil(width * level), Math.ceil(height * level)));
     this.resolved = floatTarget(width, height);
-    this.matter = floatTarget(width, height, true);
-    this.matter.texture.minFilter = this.matter.texture.magFilter = NearestFilter;
+    this.matter = new WebGLRenderTarget(width, height, {
+      count: 3,
+      type: FloatType,
+      minFilter: NearestFilter,
+      magFilter: NearestFilter,
+    });
   }
 
   dispose(): void {

@@ -41,6 +41,8 @@ export const makeView = () => ({
   uLens: { value: new THREE.Vector2() },
   uJitter: { value: new THREE.Vector2() },
   uMatter: { value: null as THREE.Texture | null },
+  uMatterColour: { value: null as THREE.Texture | null },
+  uMatterManner: { value: null as THREE.Texture | null },
   uSolid: { value: false },
   // of one target
   uLevel: { value: new THREE.Vector4() },
@@ -100,7 +102,8 @@ export function setPass(view: View, piece: Piece, shot: Shot, { lens, index, tot
   view.uLens.value.set(lens.x * shot.apertureHalfM, lens.y * shot.apertureHalfM);
   view.uJitter.value.set(total === 1 ? 0 : lens.b - 0.5, total === 1 ? 0 : lens.t - 0.5);
   view.uAperture.value.w = solid ? 1 : 0;
-  view.uMatter.value = null;
+  // what is drawn into is not read
+  view.uMatter.value = view.uMatterColour.value = view.uMatterManner.value = null;
   view.uSolid.value = false;
   return index % (total / slices) === 0;
 }

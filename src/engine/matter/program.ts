@@ -11,43 +11,36 @@ import { lightsProgram } from '../lights/program';
 import { tableOf } from '../lights/table';
 import brdfSource from './brdf.glsl?raw';
 import { PROGRAMS } from './list';
-import shadeSource from './shade.glsl?raw';
+import bodySource from './body.glsl?raw';
+import shineSource from './shine.glsl?raw';
+import surfaceSource from './surface.glsl?raw';
 
-/** How one kind of matter looks: GLSL with `vec3 shade(Body b, out float opaque)`, the light that it gives and how far it is there. */
+/**
+ * How one kind of matter looks: GLSL with `Matter matterOf(Body b)`, what it is, which is lit once a pixel; or, where it `shines`
+ * by a program of its own, the light itself, for which it may call `shine` (matter/shine.glsl).
+ */
 export interface MatterProgram {
+  shines: boolean;
   glsl: string;
 }
 
-/** What shading a kind of matter under some lights needs in front of it: its own `shade`, and what that calls. */
-function matterSource(kind: MatterKind, lights: readonly LightKind[]): string {
-  const { glsl }: MatterProgram = PROGRAMS[kind];
-  return joinSources(hashSources) + skySource + brdfSource + lightsProgram(lights) + shadeSource + glsl;
-}
+/** Shading under some lights, as a program has it in front. */
+export const shadingSource = (lights: readonly LightKind[]): string =>
+  joinSources(hashSources) + skySource + brdfSource + lightsProgram(lights) + shineSource;
 
 /** Matter hides what is behind it. */
 export const SOLID: Partial<THREE.ShaderMaterialParameters> = { depthTest: true, depthWrite: true };
 
-/** A material of a kind of matter, whose program is that of the lights there are. */
-export class LitMaterial {
-  readonly material: THREE.RawShaderMaterial;
+/** A program that is that of the lights there are: another is made only when they are others, or in another order. */
+export class LitProgram {
   private lights = '';
 
   constructor(
-    vertex: string,
-    private readonly head: string,
-    private readonly fragment: string,
-    private readonly matter: MatterKind,
-    uniforms: Uniforms,
-    options: Partial<THREE.ShaderMaterialParameters>,
-  ) {
-    this.material = rawMaterial(vertex, this.source([]), uniforms, options);
-  }
+    readonly material: THREE.RawShaderMaterial,
+    private readonly source: (lights: readonly LightKind[]) => string,
+  ) {}
 
-  private source(lights: readonly LightKind[]): string {
-    return this.head + matterSource(this.matter, lights) + this.fragment;
-  }
-
-  /** Takes the lights of a look. Another program is made only when there are others, or of other kinds, or in another order. */
+  /** Takes the lights of a look. */
   light(look: Look): void {
     const kinds = tableOf(look).map(({ kind }) => kind);
     const now = kinds.join(' ');
@@ -55,4 +48,19 @@ export class LitMaterial {
     this.lights = now;
     setFragment(this.material, this.source(kinds));
   }
+}
+
+/** The material of something made of a kind of matter: `take` follows the lights of a look where the kind's program needs them. */
+export function matterMaterial(
+  kind: MatterKind,
+  [vertex, fragment]: readonly [string, string],
+  uniforms: Uniforms,
+  options: Partial<THREE.ShaderMaterialParameters>,
+): { material: THREE.RawShaderMaterial; take: (look: Look) => void } {
+  const { shines, glsl }: MatterProgram = PROGRAMS[kind];
+  const source = (lights: readonly LightKind[]): string =>
+    (shines ? shadingSource(lights) : joinSources(hashSources)) + surfaceSource + bodySource + glsl + fragment;
+  const material = rawMaterial(vertex, source([]), uniforms, options);
+  const lit = shines ? new LitProgram(material, source) : null;
+  return { material, take: (look) => lit?.light(look) };
 }

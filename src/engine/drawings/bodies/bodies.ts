@@ -8,7 +8,7 @@ import { fillAttribute } from '../../gl/fill';
 import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { LitMaterial, SOLID } from '../../matter/program';
+import { matterMaterial, SOLID } from '../../matter/program';
 import { SortProgram } from '../../seen/sorter';
 import { bodyUniforms, phaseAt, setMatter, showLit } from '../uniforms';
 import fragment from './bodies.frag.glsl?raw';
@@ -37,12 +37,14 @@ function geometriesOf(mesh: Mesh, details: readonly Detail[]): THREE.InstancedBu
 /** What acts on the vertices of a body. */
 const vertexSteps = ({ piece, space }: Pipeline): Step[] => [...piece, ...space];
 
-/** Where space is bent, edges of a body longer than this many times what a detail may differ by would show it. */
+/** Where space is bent, longer edges than the mesh's own show when they are longer than this many times what a detail may differ. */
 const STRAIGHT = 20;
 
 /** By how much each detail after the first differs, for the sorting program. */
-function errorsOf(details: readonly Detail[], bent: boolean): THREE.Vector4 {
-  const errors = details.slice(1).map(({ error, longest }) => Math.max(error, bent ? longest / STRAIGHT : 0));
+function errorsOf([finest, ...coarser]: readonly Detail[], bent: boolean): THREE.Vector4 {
+  const errors = coarser.map(({ error, longest }) =>
+    bent && longest > 1.05 * finest.longest ? Math.max(error, longest / STRAIGHT) : error,
+  );
   return new THREE.Vector4().fromArray([...errors, -1, -1, -1, -1]);
 }
 
@@ -60,12 +62,13 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       uErrors: { value: errorsOf(details, bent) },
     };
     const uniforms = { ...view, ...own, ...feed.uniforms };
-    const lit = new LitMaterial(vertexProgram(pipeline) + viewSource + vertex, '', viewSource + fragment, matter, uniforms, {
+    const composed = vertexProgram(pipeline) + viewSource;
+    const side = mesh.open ? THREE.DoubleSide : THREE.FrontSide;
+    const { material, take } = matterMaterial(matter, [composed + vertex, viewSource + fragment], uniforms, {
       ...SOLID,
-      side: mesh.open ? THREE.DoubleSide : THREE.FrontSide,
+      side,
     });
-    const { material } = lit;
-    const sort = (bent ? '#define BENT\n' : '') + vertexProgram(pipeline) + viewSource + sortSource;
+    const sort = (bent ? '#define BENT\n' : '') + composed + sortSource;
     const program = new SortProgram(sort, uniforms, null);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), material);
     const seen: THREE.InstancedBufferGeometry[][] = [];
@@ -92,7 +95,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         steps = vertexSteps(frame.pipeline);
         own.uTile.value = frame.piece.tile;
         setMatter(own, frame.look);
-        lit.light(frame.piece.look);
+        take(frame.piece.look);
       },
       show(moment, time) {
         now = moment.index;

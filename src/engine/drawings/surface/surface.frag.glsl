@@ -1,8 +1,6 @@
-// A wall or ground between elements, fading into the air. Alpha holds the depth in metres.
-// Rough walls of tunnels are dark, lit by a lamp at the camera and glowing by themselves; with SMOOTH defined it is matter
-// under the default lights (needs bodies/shade.glsl), and may be water.
+// A wall or ground between elements. Rough walls of tunnels are dark, lit by a lamp at the camera and glowing by themselves
+// (needs matter/surface.glsl); with SMOOTH defined it is made of matter (needs matter/body.glsl), and may be water.
 uniform float uLight;
-uniform vec3 uFogColour;
 in vec3 vView;
 in vec3 vLook;
 #ifdef SMOOTH
@@ -25,11 +23,9 @@ vec2 ripples(vec2 p) {
   return sum * (uRipple.x * 0.16 / max(uRipple.y, 1e-3));
 }
 #endif
-out vec4 outColour;
 
 void main() {
   float depth = -vView.z;
-  float seen = clearAir(depth) * presence(depth);
 #ifdef SMOOTH
   vec3 v = transpose(mat3(uView)) * toEye(vView);
   vec3 n = normalize(vNormal);
@@ -39,15 +35,13 @@ void main() {
     n = normalize(n - vec3(slope.x, 0.0, slope.y));
   }
   if (dot(n, v) < 0.0) n = -n;
-  float opaque;
-  vec3 colour = shade(Body(n, v, vLook * uLight, vWorld, 0.0), opaque);
+  keep(matterOf(Body(n, v, vLook * uLight, vWorld, 0.0)), n, depth);
 #else
   vec3 n = normalize(cross(dFdx(vView), dFdy(vView)));
   float d = length(vView);
   float facing = abs(dot(n, toEye(vView)));
   float lamp = facing / (1.0 + d * d * 0.06);
   float sheen = pow(1.0 - facing, 5.0) * 0.35;
-  vec3 colour = vLook * uLight * (0.06 + 0.4 * lamp + sheen);
+  keepShone(vLook * uLight * (0.06 + 0.4 * lamp + sheen), depth);
 #endif
-  outColour = vec4(mix(uFogColour, colour, seen), depth);
 }

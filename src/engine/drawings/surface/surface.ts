@@ -3,7 +3,8 @@ import type { DrawingOf } from '../../../core/layers/drawing';
 import viewSource from '../../frame/view.glsl?raw';
 import { bareGeometry, rawMaterial } from '../../gl/quad';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { LitMaterial, SOLID } from '../../matter/program';
+import { matterMaterial, SOLID } from '../../matter/program';
+import surfaceSource from '../../matter/surface.glsl?raw';
 import { elementUniforms, litUniforms, setMatter, showElements, showLit } from '../uniforms';
 import fragment from './surface.frag.glsl?raw';
 import vertex from './surface.vert.glsl?raw';
@@ -20,10 +21,10 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
     const own = smooth ? lit : rough;
     const head = smooth ? '#define SMOOTH\n' : '';
     const uniforms = { ...view, ...own };
-    const shaded = smooth
-      ? new LitMaterial(head + viewSource + vertex, head, viewSource + fragment, matter, uniforms, OPTIONS)
-      : null;
-    const material = shaded?.material ?? rawMaterial(viewSource + vertex, viewSource + fragment, uniforms, OPTIONS);
+    const program = [head + viewSource + vertex, viewSource + head + fragment] as const;
+    const { material, take } = smooth
+      ? matterMaterial(matter, program, uniforms, OPTIONS)
+      : { material: rawMaterial(program[0], surfaceSource + program[1], uniforms, OPTIONS), take: () => undefined };
     const mesh = new THREE.Mesh(bareGeometry(0, triangles), material);
     return {
       stage: 'matter',
@@ -34,7 +35,7 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
         lit.uRipple.value.set(strength, 1 / size, cycles);
         lit.uRippleTile.value = Math.max(1, Math.round(piece.tile / size)) / piece.tile;
         setMatter(lit, look);
-        shaded?.light(piece.look);
+        take(piece.look);
       },
       show: (moment, time) => (smooth ? showLit(lit, moment, time) : showElements(rough, moment)),
       draw(at, target) {

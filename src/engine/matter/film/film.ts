@@ -1,4 +1,5 @@
 import type { MatterProgram } from '../program';
 import glsl from './film.glsl?raw';
 
-export const film: MatterProgram = { glsl };
+// how far it is there follows from the light it gives back, so that is worked out at once
+export const film: MatterProgram = { shines: true, glsl };

@@ -1,0 +1,55 @@
+// The light of one pass, from what it keeps of the matter it sees (matter/surface.glsl): each pixel is lit once, fades into the air,
+// and counts by the share of the pass. Where nothing is, what is behind everything: a sky, or two colours from the middle of the
+// picture to its corners. Needs frame/view.glsl and matter/shine.glsl with all that that needs.
+uniform sampler2D uMatter;
+uniform sampler2D uMatterColour;
+uniform sampler2D uMatterManner;
+uniform vec3 uCentre;
+uniform vec3 uEdge;
+uniform vec3 uFogColour;
+uniform mat4 uView;
+uniform vec2 uLens;
+uniform vec2 uJitter;
+uniform float uShare;
+in vec2 vUv;
+out vec4 outLight;
+
+vec3 behind() {
+  vec2 at = (vUv - 0.5) * uPicture;
+  if (uSky.x > 0.0) {
+    vec3 d = normalize(transpose(mat3(uView)) * vec3(at - uJitter, -uPixelFocal));
+    return skyColour(d) + starLight(d, uPixelFocal);
+  }
+  vec2 d = at / length(uPicture) * 2.0;
+  return mix(uCentre, uEdge, smoothstep(0.0, 1.0, length(d)));
+}
+
+// the direction of a place of the octahedron
+vec3 direction(vec2 p) {
+  vec3 n = vec3(p, 1.0 - abs(p.x) - abs(p.y));
+  if (n.z < 0.0) n.xy = (1.0 - abs(n.yx)) * vec2(n.x >= 0.0 ? 1.0 : -1.0, n.y >= 0.0 ? 1.0 : -1.0);
+  return normalize(n);
+}
+
+// where in the view a pixel's matter is, seen from this pass's point of the lens
+vec3 placeAt(float d) {
+  vec2 xy = ((vUv - 0.5) * uPicture - uJitter) * (over(d) / uPixelFocal);
+  return vec3(xy - uLens * ((d - uFocus) / over(uFocus)), -d);
+}
+
+void main() {
+  ivec2 px = ivec2(gl_FragCoord.xy);
+  vec4 surface = texelFetch(uMatter, px, 0);
+  float depth = surface.w;
+  if (depth > 1e8) { outLight = vec4(behind() * uShare, 0.0); return; }
+  vec4 colour = texelFetch(uMatterColour, px, 0);
+  vec3 light = colour.rgb;
+  if (surface.z > 0.5) {
+    vec4 manner = texelFetch(uMatterManner, px, 0);
+    vec3 v = transpose(mat3(uView)) * toEye(placeAt(depth));
+    float metal = manner.y;
+    light = shine(direction(surface.xy), v, mix(vec3(0.04), colour.rgb, metal), colour.rgb * (1.0 - metal), manner.x, 1.0)
+          + colour.rgb * colour.a;
+  }
+  outLight = vec4(mix(uFogColour, light, clearAir(depth) * presence(depth)) * uShare, 0.0);
+}

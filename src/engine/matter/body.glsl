@@ -1,0 +1,20 @@
+// A fragment of something made of a kind of matter. Needs matter/surface.glsl; behind it stands the `matterOf` of one kind.
+uniform vec4 uMaterial[2];  // eight numbers of the kind's own
+uniform float uLap;         // phase, for what moves over it
+
+// n: unit normal towards the viewer; v: unit direction to the viewer; base: its colour; own: place on the body; mark: its key.
+// All directions are the world's.
+struct Body { vec3 n; vec3 v; vec3 base; vec3 own; float mark; };
+
+// what matter is; glow: it gives off its colour by itself so many times; opaque: how far it is there; shone: its colour is
+// the light it gives back, worked out already
+struct Matter { vec3 colour; float rough; float metal; float glow; float opaque; bool shone; };
+
+Matter matterOf(Body b);
+
+void keep(Matter m, vec3 n, float depth) {
+  if (m.shone) { keepShone(m.colour, depth); return; }
+  outSurface = vec4(octahedron(n), PLAIN, depth);
+  outColour = vec4(m.colour, m.glow);
+  outManner = vec4(m.rough, m.metal, 0.0, 0.0);
+}
