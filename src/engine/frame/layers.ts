@@ -85,9 +85,7 @@ export class HeldLayers {
 
 const jobsOf = (shown: readonly (ShownMatter | ShownLight)[]): SortJob[] =>
   shown.flatMap(({ drawn, moment, at }) =>
-    drawn.sorting
-      ? [{ sorting: drawn.sorting, moment: moment.index, at, show: () => drawn.show(moment, 0.5) }]
-      : [],
+    drawn.sorting ? [{ sorting: drawn.sorting, moment: moment.index, at, show: () => drawn.show(moment, 0.5) }] : [],
   );
 
 const litPart = (frame: LayerFrame, shot: Shot, part: VisiblePart): LitPart => ({

@@ -1,6 +1,8 @@
 // The light of one pass, from what it keeps of the matter it sees (matter/surface.glsl): each pixel is lit once, fades into the air,
-// and counts by the share of the pass. Where nothing is, what is behind everything: a sky, or two colours from the middle of the
-// picture to its corners. Needs frame/view.glsl and matter/shine.glsl with all that that needs.
+// and counts by the share of the pass. With BEHIND defined what is behind everything: a sky, or two colours from the middle of
+// the picture to its corners; with SHONE matter whose light is known; else plain matter. Three programs, because without a
+// graphics card both sides of a condition are worked out for every pixel; the stencil keeps each to its own.
+// Needs frame/view.glsl and matter/shine.glsl with all that that needs.
 uniform sampler2D uMatter;
 uniform sampler2D uMatterColour;
 uniform sampler2D uMatterManner;
@@ -38,18 +40,21 @@ vec3 placeAt(float d) {
 }
 
 void main() {
+#ifdef BEHIND
+  outLight = vec4(behind() * uShare, 0.0);
+#else
   ivec2 px = ivec2(gl_FragCoord.xy);
-  vec4 surface = texelFetch(uMatter, px, 0);
-  float depth = surface.w;
-  if (depth > 1e8) { outLight = vec4(behind() * uShare, 0.0); return; }
+  float depth = texelFetch(uMatter, px, 0).w;
   vec4 colour = texelFetch(uMatterColour, px, 0);
+#ifdef SHONE
   vec3 light = colour.rgb;
-  if (surface.z > 0.5) {
-    vec4 manner = texelFetch(uMatterManner, px, 0);
-    vec3 v = transpose(mat3(uView)) * toEye(placeAt(depth));
-    float metal = manner.y;
-    light = shine(direction(surface.xy), v, mix(vec3(0.04), colour.rgb, metal), colour.rgb * (1.0 - metal), manner.x, 1.0)
-          + colour.rgb * colour.a;
-  }
+#else
+  vec3 n = direction(texelFetch(uMatter, px, 0).xy);
+  vec4 manner = texelFetch(uMatterManner, px, 0);
+  vec3 v = transpose(mat3(uView)) * toEye(placeAt(depth));
+  vec3 light = shine(n, v, mix(vec3(0.04), colour.rgb, manner.y), colour.rgb * (1.0 - manner.y), manner.x, 1.0)
+             + colour.rgb * colour.a;
+#endif
   outLight = vec4(mix(uFogColour, light, clearAir(depth) * presence(depth)) * uShare, 0.0);
+#endif
 }

@@ -3,7 +3,7 @@ import { hexToLinear } from '../../core/colour/colour';
 import type { Piece } from '../../core/piece/schema';
 import type { Gpu } from '../gl/gpu';
 import { ADDITIVE, fullscreenMaterial } from '../gl/quad';
-import { LitProgram, shadingSource } from '../matter/program';
+import { LitProgram, onlyWhere, shadingSource, type Mark } from '../matter/program';
 import lightingFragment from './lighting.frag.glsl?raw';
 import resolveFragment from './resolve.frag.glsl?raw';
 import type { Targets } from './targets';
@@ -16,17 +16,24 @@ const NOWHERE = 1e9;
 /** The full-screen steps of a frame that begin a pass, light it into the frame, and bring the frame's targets together. */
 export class Sum {
   private readonly background = { uCentre: { value: new THREE.Vector3() }, uEdge: { value: new THREE.Vector3() } };
-  private readonly lighting: LitProgram;
+  private readonly behind: THREE.RawShaderMaterial;
+  private readonly shone: THREE.RawShaderMaterial;
+  private readonly plain: LitProgram;
   private readonly resolve: THREE.RawShaderMaterial;
 
   constructor(
     private readonly gpu: Gpu,
     private readonly view: View,
   ) {
-    const source = (...given: Parameters<typeof shadingSource>): string =>
-      viewSource + shadingSource(...given) + lightingFragment;
     const uniforms = { ...view, ...this.background };
-    this.lighting = new LitProgram(fullscreenMaterial(source([]), uniforms, ADDITIVE), source);
+    const program = (head: string, mark: Mark): LitProgram => {
+      const source = (...lights: Parameters<typeof shadingSource>): string =>
+        head + viewSource + shadingSource(...lights) + lightingFragment;
+      return new LitProgram(fullscreenMaterial(source([]), uniforms, { ...ADDITIVE, ...onlyWhere(mark) }), source);
+    };
+    this.behind = program('#define BEHIND\n', 'nothing').material;
+    this.shone = program('#define SHONE\n', 'shone').material;
+    this.plain = program('', 'plain');
     this.resolve = fullscreenMaterial(resolveFragment, {
       uFull: { value: null },
       uHalf: { value: null },
@@ -43,7 +50,7 @@ export class Sum {
   setLook({ look }: Piece): void {
     this.background.uCentre.value.set(...hexToLinear(look.background));
     this.background.uEdge.value.set(...hexToLinear(look.backgroundEdge));
-    this.lighting.light(look);
+    this.plain.light(look);
   }
 
   /** Empties the targets that light is drawn into. */
@@ -61,14 +68,15 @@ export class Sum {
     const { renderer } = this.gpu;
     renderer.setRenderTarget(matter);
     renderer.setClearColor(0x000000, NOWHERE);
-    renderer.clear(true, true, false);
+    renderer.clear(true, true, true);
   }
 
   /** Lights the matter of a pass, and adds that to the frame; from then on it hides the light that is drawn behind it. */
   addMatter({ matter, levels }: Targets): void {
     const { view } = this;
     [view.uMatter.value, view.uMatterColour.value, view.uMatterManner.value] = matter.textures;
-    this.gpu.quad.draw(this.gpu.renderer, this.lighting.material, levels[0]);
+    for (const material of [this.behind, this.shone, this.plain.material])
+      this.gpu.quad.draw(this.gpu.renderer, material, levels[0]);
     view.uSolid.value = true;
   }
 
@@ -88,6 +96,6 @@ export class Sum {
   }
 
   dispose(): void {
-    for (const material of [this.lighting.material, this.resolve]) material.dispose();
+    for (const material of [this.behind, this.shone, this.plain.material, this.resolve]) material.dispose();
   }
 }

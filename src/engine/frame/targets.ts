@@ -1,4 +1,11 @@
-import { FloatType, NearestFilter, WebGLRenderTarget } from 'three';
+import {
+  DepthStencilFormat,
+  DepthTexture,
+  FloatType,
+  NearestFilter,
+  UnsignedInt248Type,
+  WebGLRenderTarget,
+} from 'three';
 import { floatTarget } from '../gl/target';
 
 /** Relative sizes of the targets that blurred light is drawn into, by blur size. */
@@ -17,12 +24,18 @@ export class Targets {
     readonly height: number,
   ) {
     this.levels = LEVELS.map((level) => floatTarget(Math.ceil(width * level), Math.ceil(height * level)));
+    // what is lit later is found by the stencil of what was drawn
+    const depth = new DepthTexture(width, height, UnsignedInt248Type);
+    depth.format = DepthStencilFormat;
+    Object.assign(this.levels[0], { depthBuffer: true, stencilBuffer: true, depthTexture: depth });
     this.resolved = floatTarget(width, height);
     this.matter = new WebGLRenderTarget(width, height, {
       count: 3,
       type: FloatType,
       minFilter: NearestFilter,
       magFilter: NearestFilter,
+      stencilBuffer: true,
+      depthTexture: depth,
     });
   }
 

@@ -6,15 +6,14 @@ uniform float uLap;         // phase, for what moves over it
 // All directions are the world's.
 struct Body { vec3 n; vec3 v; vec3 base; vec3 own; float mark; };
 
-// what matter is; glow: it gives off its colour by itself so many times; opaque: how far it is there; shone: its colour is
-// the light it gives back, worked out already
-struct Matter { vec3 colour; float rough; float metal; float glow; float opaque; bool shone; };
+// what matter is; glow: it gives off its colour by itself so many times; opaque: how far it is there. Of matter that shines by
+// a program of its own the colour is the light it gives back, and what it is otherwise does not count
+struct Matter { vec3 colour; float rough; float metal; float glow; float opaque; };
 
 Matter matterOf(Body b);
 
 void keep(Matter m, vec3 n, float depth) {
-  if (m.shone) { keepShone(m.colour, depth); return; }
-  outSurface = vec4(octahedron(n), PLAIN, depth);
+  outSurface = vec4(octahedron(n), 0.0, depth);
   outColour = vec4(m.colour, m.glow);
   outManner = vec4(m.rough, m.metal, 0.0, 0.0);
 }

@@ -1,11 +1,8 @@
 // What a pass keeps of the matter that it sees, for every pixel that of what is nearest: frame/lighting.frag.glsl turns it
 // into light, once a pixel.
-layout(location = 0) out vec4 outSurface;  // normal in the world as an octahedron, sort, depth in metres
+layout(location = 0) out vec4 outSurface;  // normal in the world as an octahedron, unused, depth in metres
 layout(location = 1) out vec4 outColour;   // linear colour; what it gives off by itself is that times the fourth number
 layout(location = 2) out vec4 outManner;   // roughness, share that is metal
-
-const float SHONE = 0.0;  // its colour is light already
-const float PLAIN = 1.0;  // lit as plain matter is
 
 // a direction as a place of the octahedron (Cigolle et al., JCGT 3(2), 2014)
 vec2 octahedron(vec3 n) {
@@ -13,7 +10,7 @@ vec2 octahedron(vec3 n) {
   return n.z >= 0.0 ? p : (1.0 - abs(p.yx)) * vec2(p.x >= 0.0 ? 1.0 : -1.0, p.y >= 0.0 ? 1.0 : -1.0);
 }
 void keepShone(vec3 light, float depth) {
-  outSurface = vec4(0.0, 0.0, SHONE, depth);
+  outSurface = vec4(0.0, 0.0, 0.0, depth);
   outColour = vec4(light, 0.0);
   outManner = vec4(0.0);
 }

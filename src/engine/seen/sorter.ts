@@ -159,7 +159,11 @@ export class Sorter {
   }
 
   /** Adds what is seen of a stretch to the lists of its drawing. */
-  private gather({ program, classes }: Sorting, { repetition, first, count, row }: Stretch, lists: Int32Array[][]): void {
+  private gather(
+    { program, classes }: Sorting,
+    { repetition, first, count, row }: Stretch,
+    lists: Int32Array[][],
+  ): void {
     const { order } = program;
     const read = new Uint32Array(this.bytes.buffer, row * ELEMENT_ROW * 4, count);
     const counts = new Uint32Array(classes + 1);

@@ -8,7 +8,7 @@ import { fillAttribute } from '../../gl/fill';
 import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { matterMaterial, SOLID } from '../../matter/program';
+import { matterMaterial } from '../../matter/program';
 import { SortProgram } from '../../seen/sorter';
 import { bodyUniforms, phaseAt, setMatter, showLit } from '../uniforms';
 import fragment from './bodies.frag.glsl?raw';
@@ -64,10 +64,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const uniforms = { ...view, ...own, ...feed.uniforms };
     const composed = vertexProgram(pipeline) + viewSource;
     const side = mesh.open ? THREE.DoubleSide : THREE.FrontSide;
-    const { material, take } = matterMaterial(matter, [composed + vertex, viewSource + fragment], uniforms, {
-      ...SOLID,
-      side,
-    });
+    const { material, take } = matterMaterial(matter, [composed + vertex, viewSource + fragment], uniforms, side);
     const sort = (bent ? '#define BENT\n' : '') + composed + sortSource;
     const program = new SortProgram(sort, uniforms, null);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), material);

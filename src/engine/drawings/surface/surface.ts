@@ -3,13 +3,13 @@ import type { DrawingOf } from '../../../core/layers/drawing';
 import viewSource from '../../frame/view.glsl?raw';
 import { bareGeometry, rawMaterial } from '../../gl/quad';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { matterMaterial, SOLID } from '../../matter/program';
+import { matterMaterial, solid } from '../../matter/program';
 import surfaceSource from '../../matter/surface.glsl?raw';
 import { elementUniforms, litUniforms, setMatter, showElements, showLit } from '../uniforms';
 import fragment from './surface.frag.glsl?raw';
 import vertex from './surface.vert.glsl?raw';
 
-const OPTIONS = { ...SOLID, side: THREE.DoubleSide };
+const SIDE = THREE.DoubleSide;
 
 /** A wall or ground between elements: rough and dark, or smooth matter under the lights, which may be water. */
 export const surface: DrawingKind<DrawingOf<'surface'>> = {
@@ -23,8 +23,11 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
     const uniforms = { ...view, ...own };
     const program = [head + viewSource + vertex, viewSource + head + fragment] as const;
     const { material, take } = smooth
-      ? matterMaterial(matter, program, uniforms, OPTIONS)
-      : { material: rawMaterial(program[0], surfaceSource + program[1], uniforms, OPTIONS), take: () => undefined };
+      ? matterMaterial(matter, program, uniforms, SIDE)
+      : {
+          material: rawMaterial(program[0], surfaceSource + program[1], uniforms, { ...solid('shone'), side: SIDE }),
+          take: () => undefined,
+        };
     const mesh = new THREE.Mesh(bareGeometry(0, triangles), material);
     return {
       stage: 'matter',

@@ -1,10 +1,11 @@
-// Adds the light that was gathered around bright places, and what hardly spreads at all: see pyramid.ts.
+// Adds the light that was gathered around bright places, and what hardly spreads at all: see pyramid.ts. Loops that run once or
+// not at all: without a graphics card both sides of a condition are worked out for every pixel, but not a loop that no pixel needs.
 uniform sampler2D effect_light;
 uniform sampler2D effect_near;  // the picture at the size on which glow is measured
-uniform bool effect_has;
-uniform bool effect_hasNear;
+uniform int effect_spreads;     // 0 or 1
 void effect_apply(inout vec3 c, inout float gain) {
-  vec3 near = effect_hasNear ? effect_bright(texture(effect_near, vUv).rgb) : vec3(0.0);
-  if (effect_has) c += texture(effect_light, vUv).rgb;
-  c += near;
+  vec3 sum = vec3(0.0);
+  for (int i = 0; i < min(effect_count, 1); i++) sum += effect_bright(texture(effect_near, vUv).rgb);
+  for (int i = 0; i < effect_spreads; i++) sum += texture(effect_light, vUv).rgb;
+  c += sum;
 }

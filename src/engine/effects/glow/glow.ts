@@ -11,8 +11,7 @@ export const glow: EffectProgram<Glow> = {
     const shown = {
       effect_light: { value: null as THREE.Texture | null },
       effect_near: { value: null as THREE.Texture | null },
-      effect_has: { value: false },
-      effect_hasNear: { value: false },
+      effect_spreads: { value: 0 },
     };
     const bright = brightUniforms('effect_');
     const pyramid = new GlowPyramid(gpu);
@@ -21,9 +20,8 @@ export const glow: EffectProgram<Glow> = {
       prepare({ layers }, source) {
         const { light, near } = pyramid.gather(source, layers, bright);
         shown.effect_light.value = light;
-        shown.effect_has.value = light !== null;
+        shown.effect_spreads.value = light ? 1 : 0;
         shown.effect_near.value = near;
-        shown.effect_hasNear.value = near !== null;
       },
       dispose: () => pyramid.dispose(),
     };

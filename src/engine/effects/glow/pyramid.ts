@@ -3,7 +3,7 @@ import { hexToLinear } from '../../../core/colour/colour';
 import { MOST_GLOWS, type GlowLayer } from '../../../core/look/effects/glow/glow';
 import { fullscreenMaterial } from '../../gl/quad';
 import { floatTarget } from '../../gl/target';
-import type { Gpu } from '../../gl/gpu';
+import type { Gpu, Uniforms } from '../../gl/gpu';
 import brightSource from './bright.glsl?raw';
 import downFragment from './down.frag.glsl?raw';
 import upFragment from './up.frag.glsl?raw';
@@ -52,9 +52,9 @@ class Sizes {
 export const brightGlsl = (prefix: string): string => brightSource.replaceAll('GLOW_', prefix);
 
 /** The uniforms of {@link brightGlsl}. */
-export const brightUniforms = (prefix: string): Record<string, THREE.IUniform> => ({
-  [`${prefix}threshold`]: { value: new THREE.Vector4() },
-  [`${prefix}weight`]: { value: new THREE.Vector4() },
+export const brightUniforms = (prefix: string): Uniforms => ({
+  [`${prefix}count`]: { value: 0 },
+  [`${prefix}threshold`]: { value: Array.from({ length: MOST_GLOWS }, () => 0) },
   [`${prefix}tint`]: { value: Array.from({ length: MOST_GLOWS }, () => new THREE.Vector3()) },
 });
 
@@ -69,21 +69,16 @@ interface Placed {
 const weightAt = ({ glow, level }: Placed, j: number): number => glow.gain * Math.max(0, 1 - Math.abs(level - j));
 
 /** Sets what glows at a level. @returns whether anything does */
-function setBright(
-  uniforms: Record<string, THREE.IUniform>,
-  prefix: string,
-  glows: readonly Placed[],
-  j: number,
-): boolean {
-  const weights = [0, 0, 0, 0].map((none, i) => (i < glows.length ? weightAt(glows[i], j) : none));
-  (uniforms[`${prefix}weight`].value as THREE.Vector4).fromArray(weights);
-  const threshold = uniforms[`${prefix}threshold`].value as THREE.Vector4;
+function setBright(uniforms: Uniforms, prefix: string, glows: readonly Placed[], j: number): boolean {
+  const here = glows.filter((placed) => weightAt(placed, j) > 0);
+  const threshold = uniforms[`${prefix}threshold`].value as number[];
   const tints = uniforms[`${prefix}tint`].value as THREE.Vector3[];
-  glows.forEach(({ glow }, i) => {
-    threshold.setComponent(i, glow.threshold);
-    tints[i].set(...hexToLinear(glow.tint));
+  here.forEach((placed, i) => {
+    threshold[i] = placed.glow.threshold;
+    tints[i].set(...hexToLinear(placed.glow.tint)).multiplyScalar(weightAt(placed, j));
   });
-  return weights.some((weight) => weight > 0);
+  uniforms[`${prefix}count`].value = here.length;
+  return here.length > 0;
 }
 
 /** What a frame adds of its glows. */
@@ -111,8 +106,7 @@ export class GlowPyramid {
     uLevel: { value: null },
     uCoarseReach: { value: new THREE.Vector2() },
     uLevelReach: { value: new THREE.Vector2() },
-    uHasCoarse: { value: false },
-    uHasLevel: { value: false },
+    uHasCoarse: { value: 0 },
   });
 
   private sizes: Sizes | null = null;
@@ -128,7 +122,7 @@ export class GlowPyramid {
   }
 
   /** @param near takes what glows at the finest level: uniforms of `brightGlsl('effect_')` */
-  gather(light: THREE.WebGLRenderTarget, layers: readonly GlowLayer[], near: Record<string, THREE.IUniform>): Gathered {
+  gather(light: THREE.WebGLRenderTarget, layers: readonly GlowLayer[], near: Uniforms): Gathered {
     const sizes = this.sizesFor(light);
     const glows = layers
       .filter(({ gain }) => gain > 0)
@@ -171,10 +165,10 @@ export class GlowPyramid {
   private up({ pyramid, glow }: Sizes, glows: readonly Placed[], j: number, deepest: number): void {
     const u = this.upMaterial.uniforms;
     const level = pyramid[j - 1];
-    u.uHasLevel.value = setBright(u, 'level_', glows, j);
+    setBright(u, 'level_', glows, j);
     u.uLevel.value = level.texture;
     (u.uLevelReach.value as THREE.Vector2).set(0.5 / level.width, 0.5 / level.height);
-    u.uHasCoarse.value = j < deepest;
+    u.uHasCoarse.value = j < deepest ? 1 : 0;
     if (j < deepest) {
       const coarse = glow[j];
       u.uCoarse.value = coarse.texture;

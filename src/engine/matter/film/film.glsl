@@ -22,5 +22,5 @@ Matter matterOf(Body b) {
   light += b.base * uMaterial[0].z + film * f0 * fresnel * 0.5 * uSurround;
   // a film is seen by what it reflects
   float opaque = mix(1.0, clamp(0.06 + 0.9 * fresnel + 0.8 * dot(light, vec3(0.33)), 0.0, 1.0), film);
-  return Matter(light, 0.0, 0.0, 0.0, opaque, true);
+  return Matter(light, 0.0, 0.0, 0.0, opaque);
 }
