@@ -41,8 +41,13 @@ export const solid = (mark: Mark): Partial<THREE.ShaderMaterialParameters> => ({
   stencilZPass: THREE.ReplaceStencilOp,
 });
 
-/** Options of what is drawn only where the stencil holds a mark. */
+/**
+ * Options of what is drawn over the whole picture, as far away as can be, but only where the stencil holds a mark. The depth
+ * says the same, more roughly: without a graphics card only what fails by depth is left out before it is worked out.
+ */
 export const onlyWhere = (mark: Mark): Partial<THREE.ShaderMaterialParameters> => ({
+  depthTest: true,
+  depthFunc: mark === 'nothing' ? THREE.EqualDepth : THREE.GreaterDepth,
   stencilWrite: true,
   stencilWriteMask: 0,
   stencilRef: STENCIL[mark],
