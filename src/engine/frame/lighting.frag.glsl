@@ -1,7 +1,7 @@
 // The light of one pass, from what it keeps of the matter it sees (matter/surface.glsl): each pixel is lit once, fades into the air,
-// and counts by the share of the pass. With BEHIND defined what is behind everything: a sky, or two colours from the middle of
-// the picture to its corners; with SHONE matter whose light is known; else plain matter. Three programs, because without a
-// graphics card both sides of a condition are worked out for every pixel; the stencil keeps each to its own.
+// and counts by the share of the pass. Three programs, each drawn over the tiles in which there is something for it, because
+// without a graphics card both sides of a condition are worked out for every pixel. By MARK: 0 what is behind everything, a sky
+// or two colours from the middle of the picture to its corners; 1 plain matter; 2 matter whose light is known.
 // Needs frame/view.glsl and matter/shine.glsl with all that that needs.
 uniform sampler2D uMatter;
 uniform sampler2D uMatterColour;
@@ -40,20 +40,22 @@ vec3 placeAt(float d) {
 }
 
 void main() {
-#ifdef BEHIND
+  ivec2 px = ivec2(gl_FragCoord.xy);
+  vec4 surface = texelFetch(uMatter, px, 0);
+  float depth = surface.w;
+#if MARK == 0
+  if (depth < 1e8) discard;
   outLight = vec4(behind() * uShare, 0.0);
 #else
-  ivec2 px = ivec2(gl_FragCoord.xy);
-  float depth = texelFetch(uMatter, px, 0).w;
+  if (depth > 1e8 || (surface.z > 0.5) != (MARK == 1)) discard;
   vec4 colour = texelFetch(uMatterColour, px, 0);
-#ifdef SHONE
-  vec3 light = colour.rgb;
-#else
-  vec3 n = direction(texelFetch(uMatter, px, 0).xy);
+#if MARK == 1
   vec4 manner = texelFetch(uMatterManner, px, 0);
   vec3 v = transpose(mat3(uView)) * toEye(placeAt(depth));
-  vec3 light = shine(n, v, mix(vec3(0.04), colour.rgb, manner.y), colour.rgb * (1.0 - manner.y), manner.x, 1.0)
-             + colour.rgb * colour.a;
+  vec3 f0 = mix(vec3(0.04), colour.rgb, manner.y);
+  vec3 light = shine(direction(surface.xy), v, f0, colour.rgb * (1.0 - manner.y), manner.x, 1.0) + colour.rgb * colour.a;
+#else
+  vec3 light = colour.rgb;
 #endif
   outLight = vec4(mix(uFogColour, light, clearAir(depth) * presence(depth)) * uShare, 0.0);
 #endif

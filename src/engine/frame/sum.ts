@@ -2,38 +2,44 @@ import * as THREE from 'three';
 import { hexToLinear } from '../../core/colour/colour';
 import type { Piece } from '../../core/piece/schema';
 import type { Gpu } from '../gl/gpu';
-import { ADDITIVE, fullscreenMaterial } from '../gl/quad';
-import { LitProgram, onlyWhere, shadingSource, type Mark } from '../matter/program';
+import { ADDITIVE, bareGeometry, fullscreenMaterial, rawMaterial } from '../gl/quad';
+import { LitProgram, shadingSource } from '../matter/program';
+import tilesFragment from './tiles.frag.glsl?raw';
+import tilesVertex from './tiles.vert.glsl?raw';
 import lightingFragment from './lighting.frag.glsl?raw';
 import resolveFragment from './resolve.frag.glsl?raw';
-import type { Targets } from './targets';
+import { TILE, type Targets } from './targets';
 import type { View } from './view';
 import viewSource from './view.glsl?raw';
 
 /** Depth in metres where there is no matter. */
 const NOWHERE = 1e9;
 
+/** What a pixel may need: what is behind everything, plain matter lit, matter whose light is known. */
+const MARKS = [0, 1, 2];
+
 /** The full-screen steps of a frame that begin a pass, light it into the frame, and bring the frame's targets together. */
 export class Sum {
   private readonly background = { uCentre: { value: new THREE.Vector3() }, uEdge: { value: new THREE.Vector3() } };
-  private readonly behind: THREE.RawShaderMaterial;
-  private readonly shone: THREE.RawShaderMaterial;
-  private readonly plain: LitProgram;
+  private readonly marks = { uTileMarks: { value: null as THREE.Texture | null } };
+  private readonly mesh = new THREE.Mesh(bareGeometry(0));
+  private readonly tiles: THREE.RawShaderMaterial;
+  private readonly lighting: LitProgram[];
   private readonly resolve: THREE.RawShaderMaterial;
 
   constructor(
     private readonly gpu: Gpu,
     private readonly view: View,
   ) {
-    const uniforms = { ...view, ...this.background };
-    const program = (head: string, mark: Mark): LitProgram => {
+    const uniforms = { ...view, ...this.background, ...this.marks };
+    const tile = `#define TILE ${TILE}\n`;
+    this.tiles = fullscreenMaterial(tile + tilesFragment, uniforms);
+    this.lighting = MARKS.map((mark) => {
+      const head = `${tile}#define MARK ${mark}\n`;
       const source = (...lights: Parameters<typeof shadingSource>): string =>
         head + viewSource + shadingSource(...lights) + lightingFragment;
-      return new LitProgram(fullscreenMaterial(source([]), uniforms, { ...ADDITIVE, ...onlyWhere(mark) }), source);
-    };
-    this.behind = program('#define BEHIND\n', 'nothing').material;
-    this.shone = program('#define SHONE\n', 'shone').material;
-    this.plain = program('', 'plain');
+      return new LitProgram(rawMaterial(head + tilesVertex, source([]), uniforms, ADDITIVE), source);
+    });
     this.resolve = fullscreenMaterial(resolveFragment, {
       uFull: { value: null },
       uHalf: { value: null },
@@ -50,7 +56,7 @@ export class Sum {
   setLook({ look }: Piece): void {
     this.background.uCentre.value.set(...hexToLinear(look.background));
     this.background.uEdge.value.set(...hexToLinear(look.backgroundEdge));
-    this.plain.light(look);
+    for (const program of this.lighting) program.light(look);
   }
 
   /** Empties the targets that light is drawn into. */
@@ -68,15 +74,21 @@ export class Sum {
     const { renderer } = this.gpu;
     renderer.setRenderTarget(matter);
     renderer.setClearColor(0x000000, NOWHERE);
-    renderer.clear(true, true, true);
+    renderer.clear(true, true, false);
   }
 
   /** Lights the matter of a pass, and adds that to the frame; from then on it hides the light that is drawn behind it. */
-  addMatter({ matter, levels }: Targets): void {
-    const { view } = this;
+  addMatter({ matter, tileMarks, levels }: Targets): void {
+    const { view, mesh, gpu } = this;
     [view.uMatter.value, view.uMatterColour.value, view.uMatterManner.value] = matter.textures;
-    for (const material of [this.behind, this.shone, this.plain.material])
-      this.gpu.quad.draw(this.gpu.renderer, material, levels[0]);
+    gpu.quad.draw(gpu.renderer, this.tiles, tileMarks);
+    this.marks.uTileMarks.value = tileMarks.texture;
+    mesh.geometry.setDrawRange(0, tileMarks.width * tileMarks.height * 6);
+    for (const { material } of this.lighting) {
+      mesh.material = material;
+      gpu.stage.draw(gpu.renderer, mesh, levels[0]);
+    }
+    this.marks.uTileMarks.value = null;
     view.uSolid.value = true;
   }
 
@@ -96,6 +108,7 @@ export class Sum {
   }
 
   dispose(): void {
-    for (const material of [this.behind, this.shone, this.plain.material, this.resolve]) material.dispose();
+    for (const material of [this.tiles, ...this.lighting.map((program) => program.material), this.resolve])
+      material.dispose();
   }
 }

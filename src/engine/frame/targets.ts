@@ -1,15 +1,11 @@
-import {
-  DepthStencilFormat,
-  DepthTexture,
-  FloatType,
-  NearestFilter,
-  UnsignedInt248Type,
-  WebGLRenderTarget,
-} from 'three';
+import { FloatType, NearestFilter, WebGLRenderTarget } from 'three';
 import { floatTarget } from '../gl/target';
 
 /** Relative sizes of the targets that blurred light is drawn into, by blur size. */
 export const LEVELS = [1, 1 / 2, 1 / 4, 1 / 8] as const;
+
+/** Side in pixels of the tiles in which matter is lit, or not. */
+export const TILE = 16;
 
 /** All targets of one picture size, float32 throughout. */
 export class Targets {
@@ -18,28 +14,29 @@ export class Targets {
   readonly resolved: WebGLRenderTarget;
   /** what one pass sees of matter: see matter/surface.glsl */
   readonly matter: WebGLRenderTarget;
+  /** what there is in every tile of it: see frame/tiles.frag.glsl */
+  readonly tileMarks: WebGLRenderTarget;
 
   constructor(
     readonly width: number,
     readonly height: number,
   ) {
     this.levels = LEVELS.map((level) => floatTarget(Math.ceil(width * level), Math.ceil(height * level)));
-    // what is lit later is found by the stencil of what was drawn
-    const depth = new DepthTexture(width, height, UnsignedInt248Type);
-    depth.format = DepthStencilFormat;
-    Object.assign(this.levels[0], { depthBuffer: true, stencilBuffer: true, depthTexture: depth });
     this.resolved = floatTarget(width, height);
     this.matter = new WebGLRenderTarget(width, height, {
       count: 3,
       type: FloatType,
       minFilter: NearestFilter,
       magFilter: NearestFilter,
-      stencilBuffer: true,
-      depthTexture: depth,
+    });
+    this.tileMarks = new WebGLRenderTarget(Math.ceil(width / TILE), Math.ceil(height / TILE), {
+      minFilter: NearestFilter,
+      magFilter: NearestFilter,
+      depthBuffer: false,
     });
   }
 
   dispose(): void {
-    for (const target of [...this.levels, this.resolved, this.matter]) target.dispose();
+    for (const target of [...this.levels, this.resolved, this.matter, this.tileMarks]) target.dispose();
   }
 }

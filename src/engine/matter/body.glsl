@@ -1,4 +1,5 @@
-// A fragment of something made of a kind of matter. Needs matter/surface.glsl; behind it stands the `matterOf` of one kind.
+// A fragment of something made of a kind of matter. Needs matter/surface.glsl; behind it stands the
+// `matterOf` of one kind. SHINES is defined for a kind that shines by a program of its own.
 uniform vec4 uMaterial[2];  // eight numbers of the kind's own
 uniform float uLap;         // phase, for what moves over it
 
@@ -13,7 +14,11 @@ struct Matter { vec3 colour; float rough; float metal; float glow; float opaque;
 Matter matterOf(Body b);
 
 void keep(Matter m, vec3 n, float depth) {
-  outSurface = vec4(octahedron(n), 0.0, depth);
+#ifdef SHINES
+  keepShone(m.colour, depth);
+#else
+  outSurface = vec4(octahedron(n), 1.0, depth);
   outColour = vec4(m.colour, m.glow);
   outManner = vec4(m.rough, m.metal, 0.0, 0.0);
+#endif
 }

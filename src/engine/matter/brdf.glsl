@@ -16,7 +16,9 @@ vec3 lit(Surface s, vec3 from, vec3 colour) {
   float k = nh * nh * (a2 - 1.0) + 1.0;
   float d = a2 / (PI_ * k * k);
   float g = 0.5 / (nl * sqrt(nv * nv * (1.0 - a2) + a2) + nv * sqrt(nl * nl * (1.0 - a2) + a2));
-  vec3 f = s.f0 + (1.0 - s.f0) * pow(1.0 - max(dot(s.v, h), 0.0), 5.0);
+  float grazing = 1.0 - max(dot(s.v, h), 0.0);
+  float grazing2 = grazing * grazing;
+  vec3 f = s.f0 + (1.0 - s.f0) * (grazing2 * grazing2 * grazing);
   return (s.diffuse / PI_ * (1.0 - f) + f * min(d * g, 10.0)) * colour * nl;
 }
 

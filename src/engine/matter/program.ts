@@ -1,4 +1,4 @@
-import * as THREE from 'three';
+import type * as THREE from 'three';
 import { joinSources } from '../../core/kernel/kernel';
 import type { Look } from '../../core/look/form';
 import type { LightKind } from '../../core/look/lights/kinds';
@@ -28,31 +28,8 @@ export interface MatterProgram {
 export const shadingSource = (lights: readonly LightKind[]): string =>
   joinSources(hashSources) + skySource + brdfSource + lightsProgram(lights) + shineSource;
 
-/** What the stencil holds of a pixel: nothing is there, matter that is lit later, or matter whose light is known. */
-const STENCIL = { nothing: 0, plain: 1, shone: 2 };
-export type Mark = keyof typeof STENCIL;
-
-/** Options of matter: it hides what is behind it, and marks what it is. */
-export const solid = (mark: Mark): Partial<THREE.ShaderMaterialParameters> => ({
-  depthTest: true,
-  depthWrite: true,
-  stencilWrite: true,
-  stencilRef: STENCIL[mark],
-  stencilZPass: THREE.ReplaceStencilOp,
-});
-
-/**
- * Options of what is drawn over the whole picture, as far away as can be, but only where the stencil holds a mark. The depth
- * says the same, more roughly: without a graphics card only what fails by depth is left out before it is worked out.
- */
-export const onlyWhere = (mark: Mark): Partial<THREE.ShaderMaterialParameters> => ({
-  depthTest: true,
-  depthFunc: mark === 'nothing' ? THREE.EqualDepth : THREE.GreaterDepth,
-  stencilWrite: true,
-  stencilWriteMask: 0,
-  stencilRef: STENCIL[mark],
-  stencilFunc: THREE.EqualStencilFunc,
-});
+/** Matter hides what is behind it. */
+export const SOLID: Partial<THREE.ShaderMaterialParameters> = { depthTest: true, depthWrite: true };
 
 /** A program that is that of the lights there are: another is made only when they are others, or in another order. */
 export class LitProgram {
@@ -82,8 +59,12 @@ export function matterMaterial(
 ): { material: THREE.RawShaderMaterial; take: (look: Look) => void } {
   const { shines, glsl }: MatterProgram = PROGRAMS[kind];
   const source = (lights: readonly LightKind[]): string =>
-    (shines ? shadingSource(lights) : joinSources(hashSources)) + surfaceSource + bodySource + glsl + fragment;
-  const material = rawMaterial(vertex, source([]), uniforms, { ...solid(shines ? 'shone' : 'plain'), side });
+    (shines ? `#define SHINES\n${shadingSource(lights)}` : joinSources(hashSources)) +
+    surfaceSource +
+    bodySource +
+    glsl +
+    fragment;
+  const material = rawMaterial(vertex, source([]), uniforms, { ...SOLID, side });
   const lit = shines ? new LitProgram(material, source) : null;
   return { material, take: (look) => lit?.light(look) };
 }

@@ -3,7 +3,7 @@ import type { DrawingOf } from '../../../core/layers/drawing';
 import viewSource from '../../frame/view.glsl?raw';
 import { bareGeometry, rawMaterial } from '../../gl/quad';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { matterMaterial, solid } from '../../matter/program';
+import { matterMaterial, SOLID } from '../../matter/program';
 import surfaceSource from '../../matter/surface.glsl?raw';
 import { elementUniforms, litUniforms, setMatter, showElements, showLit } from '../uniforms';
 import fragment from './surface.frag.glsl?raw';
@@ -25,7 +25,7 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
     const { material, take } = smooth
       ? matterMaterial(matter, program, uniforms, SIDE)
       : {
-          material: rawMaterial(program[0], surfaceSource + program[1], uniforms, { ...solid('shone'), side: SIDE }),
+          material: rawMaterial(program[0], surfaceSource + program[1], uniforms, { ...SOLID, side: SIDE }),
           take: () => undefined,
         };
     const mesh = new THREE.Mesh(bareGeometry(0, triangles), material);
