@@ -14,8 +14,8 @@ export interface Detail {
 const QUADRIC = 11;
 /** A boundary is held by planes across it of so many times its triangles' weight. */
 const BOUNDARY_WEIGHT = 10;
-/** A turn of the normal along an edge, in radians, is as bad as a surface that is off by this share of it times the edge. */
-const SHADING = 1 / 4;
+/** A turn of the normal across some width, in radians, is as bad as a surface that is off by this share of it times the width. */
+const SHADING = 1 / 3;
 /** No triangle turns farther than this, as a cosine. */
 const LEAST_TURN = 0.25;
 
@@ -351,7 +351,7 @@ const MOST_MEASURED = 60_000;
 
 /**
  * How far a mesh is from some of its own triangles at most, in units of its size: by the distance of its vertices, and by
- * what their normals are off from those there, over the length of the triangle that shows it.
+ * what their normals are off from those there, over the width of the triangle that shows it.
  */
 export function deviation({ position, normal }: Mesh, index: Uint32Array): number {
   const count = position.length / 3;
@@ -372,8 +372,8 @@ export function deviation({ position, normal }: Mesh, index: Uint32Array): numbe
       );
       const length = Math.hypot(...there) || 1;
       const turn = Math.hypot(...[0, 1, 2].map((k) => there[k] / length - normal[v * 3 + k]));
-      const edge = Math.max(...[0, 1, 2].map((k) => distance(position, index[t + k], index[t + ((k + 1) % 3)])));
-      off = near.distance < least - 1e-9 ? turn * edge * SHADING : Math.min(off, turn * edge * SHADING);
+      const wide = narrowness(position, a, b, c);
+      off = near.distance < least - 1e-9 ? turn * wide * SHADING : Math.min(off, turn * wide * SHADING);
       least = Math.min(least, near.distance);
     }
     most = Math.max(most, Math.sqrt(least), off);
@@ -383,6 +383,14 @@ export function deviation({ position, normal }: Mesh, index: Uint32Array): numbe
 
 const distance = (position: Float32Array, a: number, b: number): number =>
   Math.hypot(...[0, 1, 2].map((k) => position[a * 3 + k] - position[b * 3 + k]));
+
+/** The least height of a triangle. */
+function narrowness(position: Float32Array, a: number, b: number, c: number): number {
+  const sides = [distance(position, a, b), distance(position, b, c), distance(position, c, a)];
+  const half = (sides[0] + sides[1] + sides[2]) / 2;
+  const area = Math.sqrt(Math.max(0, half * (half - sides[0]) * (half - sides[1]) * (half - sides[2])));
+  return (2 * area) / Math.max(...sides, 1e-12);
+}
 
 function longestEdge({ position }: Mesh, index: Uint32Array): number {
   let most = 0;

@@ -1,7 +1,7 @@
 // The light of one pass, from what it keeps of the matter it sees (matter/surface.glsl): each pixel is lit once, fades into the air,
 // and counts by the share of the pass. Three programs, each drawn over the tiles in which there is something for it, because
-// without a graphics card both sides of a condition are worked out for every pixel. By MARK: 0 what is behind everything, a sky
-// or two colours from the middle of the picture to its corners; 1 plain matter; 2 matter whose light is known.
+// without a graphics card both sides of a condition are worked out for every pixel. By MARK: 0 what is behind everything, two
+// colours from the middle of the picture to its corners; 1 a sky instead; 2 plain matter; 3 matter whose light is known.
 // Needs frame/view.glsl and matter/shine.glsl with all that that needs.
 uniform sampler2D uMatter;
 uniform sampler2D uMatterColour;
@@ -16,15 +16,17 @@ uniform float uShare;
 in vec2 vUv;
 out vec4 outLight;
 
+#if MARK == 0
 vec3 behind() {
   vec2 at = (vUv - 0.5) * uPicture;
-  if (uSky.x > 0.0) {
-    vec3 d = normalize(transpose(mat3(uView)) * vec3(at - uJitter, -uPixelFocal));
-    return skyColour(d) + starLight(d, uPixelFocal);
-  }
   vec2 d = at / length(uPicture) * 2.0;
   return mix(uCentre, uEdge, smoothstep(0.0, 1.0, length(d)));
 }
+#elif MARK == 1
+vec3 behind() {
+  return skyColour(normalize(transpose(mat3(uView)) * vec3((vUv - 0.5) * uPicture - uJitter, -uPixelFocal)));
+}
+#endif
 
 // the direction of a place of the octahedron
 vec3 direction(vec2 p) {
@@ -43,13 +45,13 @@ void main() {
   ivec2 px = ivec2(gl_FragCoord.xy);
   vec4 surface = texelFetch(uMatter, px, 0);
   float depth = surface.w;
-#if MARK == 0
+#if MARK < 2
   if (depth < 1e8) discard;
   outLight = vec4(behind() * uShare, 0.0);
 #else
-  if (depth > 1e8 || (surface.z > 0.5) != (MARK == 1)) discard;
+  if (depth > 1e8 || (surface.z > 0.5) != (MARK == 2)) discard;
   vec4 colour = texelFetch(uMatterColour, px, 0);
-#if MARK == 1
+#if MARK == 2
   vec4 manner = texelFetch(uMatterManner, px, 0);
   vec3 v = transpose(mat3(uView)) * toEye(placeAt(depth));
   vec3 f0 = mix(vec3(0.04), colour.rgb, manner.y);

@@ -1,6 +1,7 @@
 import * as THREE from 'three';
 import { hexToLinear } from '../../core/colour/colour';
 import type { Piece } from '../../core/piece/schema';
+import { Stars } from '../drawings/dome/stars';
 import type { Gpu } from '../gl/gpu';
 import { ADDITIVE, bareGeometry, fullscreenMaterial, rawMaterial } from '../gl/quad';
 import { LitProgram, shadingSource } from '../matter/program';
@@ -15,8 +16,9 @@ import viewSource from './view.glsl?raw';
 /** Depth in metres where there is no matter. */
 const NOWHERE = 1e9;
 
-/** What a pixel may need: what is behind everything, plain matter lit, matter whose light is known. */
-const MARKS = [0, 1, 2];
+/** What a pixel may need: what is behind everything, which may be a sky; plain matter lit; matter whose light is known. */
+const MARKS = { behind: 0, sky: 1, plain: 2, shone: 3 };
+type Mark = keyof typeof MARKS;
 
 /** The full-screen steps of a frame that begin a pass, light it into the frame, and bring the frame's targets together. */
 export class Sum {
@@ -24,7 +26,8 @@ export class Sum {
   private readonly marks = { uTileMarks: { value: null as THREE.Texture | null } };
   private readonly mesh = new THREE.Mesh(bareGeometry(0));
   private readonly tiles: THREE.RawShaderMaterial;
-  private readonly lighting: LitProgram[];
+  private readonly lighting: Record<Mark, LitProgram>;
+  private readonly stars: Stars;
   private readonly resolve: THREE.RawShaderMaterial;
 
   constructor(
@@ -34,12 +37,19 @@ export class Sum {
     const uniforms = { ...view, ...this.background, ...this.marks };
     const tile = `#define TILE ${TILE}\n`;
     this.tiles = fullscreenMaterial(tile + tilesFragment, uniforms);
-    this.lighting = MARKS.map((mark) => {
-      const head = `${tile}#define MARK ${mark}\n`;
+    const lighting = (mark: Mark): LitProgram => {
+      const head = `${tile}#define MARK ${MARKS[mark]}\n`;
       const source = (...lights: Parameters<typeof shadingSource>): string =>
         head + viewSource + shadingSource(...lights) + lightingFragment;
       return new LitProgram(rawMaterial(head + tilesVertex, source([]), uniforms, ADDITIVE), source);
-    });
+    };
+    this.lighting = {
+      behind: lighting('behind'),
+      sky: lighting('sky'),
+      plain: lighting('plain'),
+      shone: lighting('shone'),
+    };
+    this.stars = new Stars(gpu, view);
     this.resolve = fullscreenMaterial(resolveFragment, {
       uFull: { value: null },
       uHalf: { value: null },
@@ -56,7 +66,7 @@ export class Sum {
   setLook({ look }: Piece): void {
     this.background.uCentre.value.set(...hexToLinear(look.background));
     this.background.uEdge.value.set(...hexToLinear(look.backgroundEdge));
-    for (const program of this.lighting) program.light(look);
+    this.lighting.plain.light(look);
   }
 
   /** Empties the targets that light is drawn into. */
@@ -84,11 +94,13 @@ export class Sum {
     gpu.quad.draw(gpu.renderer, this.tiles, tileMarks);
     this.marks.uTileMarks.value = tileMarks.texture;
     mesh.geometry.setDrawRange(0, tileMarks.width * tileMarks.height * 6);
-    for (const { material } of this.lighting) {
-      mesh.material = material;
+    const sky = view.uSky.value.x > 0;
+    for (const mark of [sky ? 'sky' : 'behind', 'plain', 'shone'] as const) {
+      mesh.material = this.lighting[mark].material;
       gpu.stage.draw(gpu.renderer, mesh, levels[0]);
     }
     this.marks.uTileMarks.value = null;
+    if (sky && view.uStars.value.x > 0) this.stars.draw(levels[0]);
     view.uSolid.value = true;
   }
 
@@ -108,7 +120,9 @@ export class Sum {
   }
 
   dispose(): void {
-    for (const material of [this.tiles, ...this.lighting.map((program) => program.material), this.resolve])
-      material.dispose();
+    for (const { material } of Object.values(this.lighting)) material.dispose();
+    this.tiles.dispose();
+    this.resolve.dispose();
+    this.stars.dispose();
   }
 }
