@@ -75,7 +75,7 @@ function quality(
   status: { fps: number; ms: number; passes: number; wanted: number; scale: number },
   playing: boolean,
 ): string {
-  const size = status.scale === 1 ? '' : ` · ${status.scale} size`;
+  const size = status.scale === 1 ? '' : ` · ${Math.round(status.scale * 100)} % size`;
   if (playing) return `${status.fps.toFixed(1)} fps${size}`;
   const passes =
     status.passes === status.wanted ? `${status.passes} passes, final` : `${status.passes} of ${status.wanted} passes`;

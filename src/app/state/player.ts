@@ -1,5 +1,5 @@
 import type { Piece } from '../../core/piece/schema';
-import { framePhase } from '../../core/time/lap';
+import { framePhase, rateHz } from '../../core/time/lap';
 import { troubleCode } from '../../core/trouble';
 import { Lane, proxy, startEngine, transfer, type EngineClient, type LiveListener } from '../../engine/client';
 import { seenPiece } from '../steps/fly/byhand/modes';
@@ -9,6 +9,10 @@ import { bench, useBench } from './bench';
 const MEASUREMENTS = ['state', 'comfort', 'clearance', 'brightness', 'pictures'] as const;
 export type Measurement = (typeof MEASUREMENTS)[number];
 
+/** While the picture does not keep up with its rate by this share, what moves beside it moves only so often, in milliseconds. */
+const KEEPS_UP = 0.9;
+const TOLD_MS = 200;
+
 /** For calls whose failure is told another way: the engine's end, or its own report of trouble. */
 const quietly = (call: Promise<unknown> | undefined): void => void call?.catch(() => undefined);
 
@@ -17,6 +21,7 @@ class Player {
   private live: EngineClient | null = null;
   private readonly lanes = new Map<Measurement, Lane>(MEASUREMENTS.map((of) => [of, new Lane(startEngine)]));
   private stopListening: (() => void) | null = null;
+  private toldAt = 0;
   /** frame last asked for while paused: the engine may not have drawn it yet when the next step comes */
   private wanted: number | null = null;
 
@@ -26,7 +31,14 @@ class Player {
     this.live = engine;
     const offscreen = canvas.transferControlToOffscreen();
     const listener: LiveListener = {
-      status: (status) => bench.patch({ status }),
+      status: (status) => {
+        const { playing, history } = useBench.getState();
+        const rate = history ? rateHz(history.present.lap.rate) : 0;
+        const now = performance.now();
+        if (playing && status.fps < rate * KEEPS_UP && now - this.toldAt < TOLD_MS) return;
+        this.toldAt = now;
+        bench.patch({ status });
+      },
       trouble: (trouble) => bench.patch({ trouble }),
     };
     bench.patch({ trouble: null });

@@ -4,9 +4,8 @@ import { demoPiece } from '../../../tests/pieces';
 import { definitionOf } from '../../core/layers/kinds';
 import { blurRadiusPx } from '../../core/lens/optics';
 import { layerExtent } from '../../core/world/layers';
-import type { LightDrawn, LightTarget } from '../drawings/drawing';
 import type { LayerFrame } from '../layer/frame';
-import { drawLight, radiusRange } from './levels';
+import { levelsOf, lightTargets, radiusRange } from './levels';
 import { shotAt } from './shot';
 import { LEVELS, Targets } from './targets';
 import { makeView } from './view';
@@ -26,7 +25,13 @@ const frame: LayerFrame = {
   moments: [],
   shareOf: () => 1,
 };
-const part = (near: number, far: number) => ({ offset: 0, near, far, part: { from: 0, to: 1, first: 0, count: 1 } });
+const part = (near: number, far: number) => ({
+  repetition: 0,
+  offset: 0,
+  near,
+  far,
+  part: { from: 0, to: 1, first: 0, count: 1 },
+});
 
 describe('light by the size of its blur', () => {
   it('no particle of a part is larger or smaller than the range of the part says', () => {
@@ -57,20 +62,12 @@ describe('light by the size of its blur', () => {
     const view = makeView();
     const targets = new Targets(64, 36);
     const used = LEVELS.map(() => false);
-    const told: { level: number; from: number; to: number; full: boolean }[] = [];
-    const drawn: LightDrawn = {
-      stage: 'light',
-      parts: [],
-      shown: null,
-      update: () => undefined,
-      show: () => undefined,
-      dispose: () => undefined,
-      draw(_at, _radius, { target, full }: LightTarget) {
-        const { y: from, z: to } = view.uLevel.value;
-        told.push({ level: targets.levels.indexOf(target), from, to, full });
-      },
-    };
-    drawLight(drawn, part(1, 2), { least, most }, view, targets, true, used);
+    const { level: open } = lightTargets(view, targets, true, used);
+    const told = levelsOf({ least, most }).map((n) => {
+      const level = targets.levels.indexOf(open(n));
+      const { x: size, y: from, z: to } = view.uLevel.value;
+      return { level, size, from, to };
+    });
     return { told, used };
   }
 
@@ -90,7 +87,7 @@ describe('light by the size of its blur', () => {
       for (const { from, to } of told) expect(from <= most && to >= least).toBe(true);
       for (let level = 1; level < LEVELS.length; level++)
         expect(used[level - 1]).toBe(told.some((one) => one.level === level));
-      expect(told.filter(({ full }) => full).every(({ level }) => level === 0)).toBe(true);
+      expect(told.every(({ level, size }) => size === LEVELS[level])).toBe(true);
     }
   });
 });

@@ -11,6 +11,8 @@ import { LiveScale } from './scale';
 const STAGES = [1, 4, 16, 64, 256] as const;
 /** Rest after a change before refining starts, in milliseconds. */
 const SETTLE_MS = 180;
+/** Frames farther apart than this, in milliseconds, do not follow one another. */
+const MOST_PAUSE_MS = 5000;
 
 const tick = (): Promise<void> =>
   new Promise((resolve) => {
@@ -35,6 +37,7 @@ export class LivePicture {
   private changedAt = 0;
   private lastTick = 0;
   private fps = 0;
+  private shownAt = 0;
   /** ends the rest before refining at once, because something changed */
   private wake: (() => void) | null = null;
 
@@ -145,9 +148,19 @@ export class LivePicture {
     const ms = performance.now() - before;
     const frameMs = 1000 / rateHz(piece.lap.rate);
     this.size.took(ms, frameMs);
-    const pause = Math.max(ms, frameMs);
-    this.fps = this.fps === 0 ? 1000 / pause : this.fps * 0.85 + (1000 / pause) * 0.15;
+    this.count(frameMs);
     this.tell(request, ms, 1, piece.samples, scale);
+  }
+
+  /** Frames a second as they come: of the time between them, not of what drawing takes. */
+  private count(frameMs: number): void {
+    const now = performance.now();
+    const pause = now - this.shownAt;
+    this.shownAt = now;
+    // a rest between two frames says nothing of how fast they come
+    if (!this.view?.playing || pause > MOST_PAUSE_MS) return;
+    const rate = 1000 / Math.max(pause, frameMs);
+    this.fps = this.fps === 0 ? rate : this.fps * 0.85 + rate * 0.15;
   }
 
   /** Draws one finer stage after another; true when there is nothing left to do until the next change. */
