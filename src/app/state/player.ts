@@ -11,7 +11,7 @@ export type Measurement = (typeof MEASUREMENTS)[number];
 
 /** While the picture does not keep up with its rate by this share, what moves beside it moves only so often, in milliseconds. */
 const KEEPS_UP = 0.9;
-const TOLD_MS = 200;
+const TOLD_MS = 400;
 
 /** For calls whose failure is told another way: the engine's end, or its own report of trouble. */
 const quietly = (call: Promise<unknown> | undefined): void => void call?.catch(() => undefined);

@@ -16,8 +16,31 @@ describe('the size of the live picture', () => {
     expect(after(many(60, 3)).scale).toBeLessThan(first);
   });
 
+  /** Frames that are paid by the pixel, besides what each costs whatever its size. */
+  const paid = (most: number, least: number, count: number, from = new LiveScale()): LiveScale => {
+    for (let i = 0; i < count; i++) from.took(least + most * from.scale ** 2, 40);
+    return from;
+  };
+
+  it('goes to the size that holds the rate, but not under half for that', () => {
+    // 100 ms at full size: 36 at 0.6
+    expect(paid(100, 0, 10).scale).toBe(0.6);
+    expect(paid(400, 0, 60).scale).toBe(0.5);
+    // half would be 300 ms: 0.3 is 108
+    expect(paid(1200, 0, 60).scale).toBe(0.3);
+  });
+
+  it('is no smaller than it helps', () => {
+    const held = paid(60, 400, 100);
+    expect(held.scale).toBeGreaterThan(0.5);
+    // and stays there, but for a try now and then
+    let smaller = 0;
+    for (let i = 0; i < 400; i++) if (paid(60, 400, 1, held).scale < 0.7) smaller++;
+    expect(smaller).toBeLessThan(40);
+  });
+
   it('grows again when two dozen are fast, and goes no further than its ends', () => {
-    const small = after(many(500, 100));
+    const small = paid(10_000, 0, 100);
     expect(small.scale).toBe(0.25);
     expect(after(many(10, 23), 40, small).scale).toBe(0.25);
     expect(after(many(10, 1), 40, small).scale).toBeGreaterThan(0.25);
