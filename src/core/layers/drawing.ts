@@ -20,16 +20,10 @@ export type Drawing =
   | { as: 'surface'; triangles: Uint32Array; smooth: boolean }
   | { as: 'dome' }
   | { as: 'links'; from: string | null; to: string | null }
-  | { as: 'bodies'; mesh: Mesh; first: number; count: number; shown: Frames | null; parts?: Part[]; coarse?: Coarse };
+  | { as: 'bodies'; mesh: Mesh; first: number; count: number; shown: Frames | null; parts?: Part[] };
 
 /** Drawings of one sort. */
 export type DrawingOf<As extends Drawing['as']> = Extract<Drawing, { as: As }>;
-
-/** A simpler mesh for what is farther than some metres. */
-export interface Coarse {
-  mesh: Mesh;
-  beyond: number;
-}
 
 /** Ripples on water, and a sky at any distance: see the engine's drawings surface and dome. */
 export interface Ripple {

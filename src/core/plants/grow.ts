@@ -44,13 +44,10 @@ function droop(from: Vec3, towards: Vec3, length: number, weight: number, steps:
   return line;
 }
 
-/** What grows onto a builder, finely or coarsely. */
+/** What grows onto a builder. */
 class Grower {
   readonly builder = new MeshBuilder();
-  constructor(
-    readonly chance: Chance,
-    readonly fine: boolean,
-  ) {}
+  constructor(readonly chance: Chance) {}
 
   /** A flat strip along a line, widest a third of the way up, coming to a point; folded slightly along its middle. */
   blade(line: { at: Vec3; way: Vec3 }[], width: number, facing: Vec3): void {
@@ -69,7 +66,7 @@ class Grower {
 
   /** A round stem along a line, thinner towards its end. */
   stem(line: { at: Vec3; way: Vec3 }[], thick: number, thin: number): void {
-    const sides = this.fine ? 5 : 3;
+    const sides = 5;
     const rows = line.map(({ at, way }, i) => {
       const radius = (thick + (thin - thick) * (i / (line.length - 1))) / 2;
       const side = unit(cross(way, Math.abs(way[0]) < 0.9 ? [1, 0, 0] : [0, 0, 1]));
@@ -107,7 +104,7 @@ class Grower {
 
   /** A shallow round leaf, like a parasol. */
   disc(at: Vec3, way: Vec3, radius: number, hollow: number): void {
-    const sides = this.fine ? 9 : 5;
+    const sides = 9;
     const side = unit(cross(way, Math.abs(way[0]) < 0.9 ? [1, 0, 0] : [0, 0, 1]));
     const up = cross(side, way);
     const middle = this.builder.vertex(add(at, way, hollow), way);
@@ -121,12 +118,12 @@ class Grower {
 }
 
 /** Grows what a species' recipe says; about one unit high, its foot at the origin. */
-export function grow(species: Species, seed: number, fine: boolean): Mesh {
+export function grow(species: Species, seed: number): Mesh {
   const chance = new Chance(seed);
-  const g = new Grower(chance, fine);
-  const steps = fine ? 5 : 2;
+  const g = new Grower(chance);
+  const steps = 5;
   for (const part of species.parts) {
-    const many = fine ? part.count : Math.max(1, Math.round(part.count * 0.6));
+    const many = part.count;
     for (let i = 0; i < many; i++) {
       const turn = (i + chance.unit() * 0.8) / many + part.count * 0.13;
       const lean = chance.about(part.lean, 0.5);
@@ -146,7 +143,7 @@ export function grow(species: Species, seed: number, fine: boolean): Mesh {
           break;
         case 'frond': {
           g.stem(line, part.width * 0.12, part.width * 0.05);
-          const pairs = fine ? part.leaves : Math.ceil(part.leaves / 2);
+          const pairs = part.leaves;
           for (let k = 1; k <= pairs; k++) {
             const t = k / (pairs + 1);
             const on = line[Math.min(line.length - 1, Math.round(t * (line.length - 1)))];
@@ -158,7 +155,7 @@ export function grow(species: Species, seed: number, fine: boolean): Mesh {
             for (const sign of [-1, 1]) {
               const out = unit(add(scale(unit(cross(on.way, [0, 1, 0])), sign), on.way, 0.6));
               g.blade(
-                droop(foot, out, part.width * (1.1 - t * 0.8), part.weight * 0.6, fine ? 2 : 1),
+                droop(foot, out, part.width * (1.1 - t * 0.8), part.weight * 0.6, 2),
                 part.width * 0.22,
                 [0, 1, 0],
               );
@@ -168,10 +165,10 @@ export function grow(species: Species, seed: number, fine: boolean): Mesh {
         }
         case 'umbel': {
           g.stem(line, part.width, part.width * 0.7);
-          const rays = fine ? part.leaves : Math.ceil(part.leaves / 2);
+          const rays = part.leaves;
           for (let k = 0; k < rays; k++) {
             const out = around((k + 0.5) / rays, 0.55 + (0.5 * ((k * 7) % 3)) / 3);
-            const ray = droop(end.at, out, part.tip * 3, 0.4, fine ? 2 : 1);
+            const ray = droop(end.at, out, part.tip * 3, 0.4, 2);
             g.stem(ray, part.width * 0.4, part.width * 0.2);
             g.disc(ray[ray.length - 1].at, around(k / rays, 0.25), part.tip, part.tip * 0.3);
           }
@@ -179,25 +176,25 @@ export function grow(species: Species, seed: number, fine: boolean): Mesh {
         }
         case 'fan': {
           g.stem(line, part.width, part.width * 0.7);
-          const rays = fine ? part.leaves : Math.ceil(part.leaves / 2);
+          const rays = part.leaves;
           for (let k = 0; k < rays; k++) {
             const open = (k / Math.max(1, rays - 1) - 0.5) * 2.4;
             const side = unit(cross(end.way, facing));
             const out = unit(add(scale(end.way, Math.cos(open)), side, Math.sin(open)));
-            g.blade(droop(end.at, out, part.tip * 4, part.weight, fine ? 3 : 1), part.tip * 0.9, facing);
+            g.blade(droop(end.at, out, part.tip * 4, part.weight, 3), part.tip * 0.9, facing);
           }
           break;
         }
         case 'whorls': {
           g.stem(line, part.width, part.width * 0.4);
-          const rings = fine ? part.leaves : Math.ceil(part.leaves / 2);
+          const rings = part.leaves;
           for (let k = 1; k <= rings; k++) {
             const t = k / (rings + 0.5);
             const foot = line[Math.min(line.length - 1, Math.round(t * (line.length - 1)))].at;
-            const spokes = fine ? 6 : 4;
+            const spokes = 6;
             for (let s = 0; s < spokes; s++) {
               const out = around((s + k * 0.37) / spokes, 1.2);
-              g.blade(droop(foot, out, part.tip * (1.2 - t * 0.7) * 3, 0.5, fine ? 2 : 1), part.tip * 0.5, [0, 1, 0]);
+              g.blade(droop(foot, out, part.tip * (1.2 - t * 0.7) * 3, 0.5, 2), part.tip * 0.5, [0, 1, 0]);
             }
           }
           break;

@@ -13,7 +13,7 @@ const STAR = Array.from({ length: 8 }, (_, i): [number, number] => {
 });
 const SHAPE = { outline: STAR, sides: 6, bevel: 0.06, thickness: 0.18, detail: 5, wide: 1, high: 1, deep: 1 };
 const solids = LIST.map(({ kind, mesh }): [string, Mesh] => [kind, mesh(SHAPE)]);
-const plants = Object.entries(SPECIES).map(([name, species]): [string, Mesh] => [name, grow(species, 3, true)]);
+const plants = Object.entries(SPECIES).map(([name, species]): [string, Mesh] => [name, grow(species, 3)]);
 
 /** How often each edge of some triangles is run along, by the places of its ends. */
 function sides({ position, piece }: Mesh, index: Uint32Array): Map<string, number> {

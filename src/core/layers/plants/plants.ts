@@ -14,9 +14,6 @@ import { memo } from '../../memo';
 import { still } from '../../elements/extent';
 import { PlantsForm, type PlantsLayer, type SourceName } from './form';
 
-/** Metres from which a slice of the tile is drawn with the coarse mesh, in heights of a plant. */
-const COARSE_HEIGHTS = 9;
-
 const raised = (mesh: Mesh): Mesh => {
   const position = mesh.position.map((v, i) => (i % 3 === 1 ? v + 0.5 : v));
   return finishMesh(position, mesh.normal, mesh.index, mesh.open);
@@ -25,13 +22,13 @@ const raised = (mesh: Mesh): Mesh => {
 const meshes = memo<Mesh>(200);
 
 /** The mesh of a source, about one unit high, its foot at the origin. */
-const plantMesh = (name: SourceName, seed: number, fine: boolean): Mesh =>
-  meshes(`${name} ${seed} ${fine}`, () => {
-    const sides = fine ? 12 : 6;
+const plantMesh = (name: SourceName, seed: number): Mesh =>
+  meshes(`${name} ${seed}`, () => {
+    const sides = 12;
     if (name === 'pebble') return raised(sphere(sides));
     if (name === 'post') return raised(capsule(0.14, sides));
-    if (name === 'block') return raised(box([0.4, 0.5, 0.4], 0.06, fine ? 2 : 1));
-    return name === 'cairn' ? raised(cone(sides)) : grow(SPECIES[name], seed, fine);
+    if (name === 'block') return raised(box([0.4, 0.5, 0.4], 0.06, 2));
+    return name === 'cairn' ? raised(cone(sides)) : grow(SPECIES[name], seed);
   });
 
 const slots = (layer: PlantsLayer): { name: SourceName; weight: number }[] =>
@@ -127,8 +124,7 @@ export const plants: LayerDefinition<PlantsLayer, PlantsValues> = {
       return [
         {
           as: 'bodies',
-          mesh: plantMesh(name, layer.seed + slot, true),
-          coarse: { mesh: plantMesh(name, layer.seed + slot, false), beyond: COARSE_HEIGHTS * layer.size },
+          mesh: plantMesh(name, layer.seed + slot),
           first,
           count,
           parts,
@@ -137,7 +133,7 @@ export const plants: LayerDefinition<PlantsLayer, PlantsValues> = {
       ];
     });
   },
-  structure: (layer) => [slots(layer), layer.size],
+  structure: (layer) => [slots(layer)],
   look: (layer) => ({ softness: 0, lineWidth: 0, largestRadius: 0, matter: layer.matter, sprite: 0 }),
   gradient: (layer) => layer.gradient,
   light: () => 1,

@@ -24,7 +24,7 @@ export interface Masks {
   seed: number;
 }
 
-/** Plants of one kind, in slices along the tile so that each slice can be drawn finely or coarsely. */
+/** Plants of one kind, in slices along the tile so that a slice that is not in sight is left out. */
 export interface Stand {
   source: number;
   first: number;
