@@ -9,12 +9,9 @@
 // @include ../random/hash.glsl
 // @include ./turn.glsl
 
-// One lattice vertex at distance d: adds its derivative to grad, returns its value.
-// doubled: the vertex in doubled lattice coordinates, within one period of the range 0..period2.
-float corner(vec3 d, ivec3 doubled, ivec3 period2, uint seed, float lap, int cycles, inout vec3 grad) {
-  float w = 0.5 - dot(d, d);
-  if (w <= 0.0) return 0.0;
-  ivec3 m = doubled;
+// The gradient of one lattice vertex at a moment. vertex: in doubled lattice coordinates, within one period of 0..period2.
+vec3 gradientOf(ivec3 vertex, ivec3 period2, uint seed, float lap, int cycles) {
+  ivec3 m = vertex;
   m.x += m.x < 0 ? period2.x : m.x >= period2.x ? -period2.x : 0;
   m.y += m.y < 0 ? period2.y : m.y >= period2.y ? -period2.y : 0;
   m.z += m.z < 0 ? period2.z : m.z >= period2.z ? -period2.z : 0;
@@ -33,20 +30,15 @@ float corner(vec3 d, ivec3 doubled, ivec3 period2, uint seed, float lap, int cyc
   float count2 = count1 + 1.0 + float(((h.x & 255u) * uint(cycles - 1)) >> 8u);
   count2 -= count2 > float(cycles) ? float(cycles) : 0.0;
   float start2 = float(h.y & 255u) * (1.0 / 256.0);
-  vec3 g = e1 * sinTurn(fract(count1 * lap) + start1) + e2 * sinTurn(fract(count2 * lap) + start2);
-  float gd = dot(g, d);
-  float w2 = w * w;
-  float w3 = w2 * w;
-  grad += g * w3 - d * (6.0 * w2 * gd);
-  return w3 * gd;
+  return e1 * sinTurn(fract(count1 * lap) + start1) + e2 * sinTurn(fract(count2 * lap) + start2);
 }
 
 // brings the largest value of 10 million samples to about 0.95 (measured; see flow.test.ts for range and variance)
 const float FLOW_SCALE = 27.0;
 
-// p: position in lattice units, |p| < 1e5; period: whole units per axis, at least 2; lap: time in laps, any real;
-// cycles: most whole cycles per lap, at least 1. Value in -1..1, derivative to p in grad.
-float flowNoise(vec3 p, ivec3 period, uint seed, float lap, int cycles, out vec3 grad) {
+// Where p is in the lattice: the first corner of its cell in doubled lattice coordinates, within one period of 0..period2; how
+// far p is from there; and the second and third corner from the first.
+void cellOf(vec3 p, ivec3 period2, out ivec3 base, out vec3 fo, out ivec3 q1, out ivec3 q2) {
   vec3 u = p.yzx + p.zxy;
   vec3 uf = floor(u);
   vec3 f = u - uf;
@@ -56,37 +48,71 @@ float flowNoise(vec3 p, ivec3 period, uint seed, float lap, int cycles, out vec3
   bool xz = f.x >= f.z;
   ivec3 o1 = ivec3(xy && xz ? 1 : 0, !xy && yz ? 1 : 0, !xz && !yz ? 1 : 0);
   ivec3 o2 = ivec3(xy || xz ? 1 : 0, !xy || yz ? 1 : 0, !xz || !yz ? 1 : 0);
-  ivec3 period2 = period * 2;
   // doubled lattice positions are integers; distances from fractional parts keep precision
-  vec3 fo = vec3(f.y + f.z - f.x, f.z + f.x - f.y, f.x + f.y - f.z) * 0.5;
-  ivec3 base = ivec3(i0.y + i0.z - i0.x, i0.z + i0.x - i0.y, i0.x + i0.y - i0.z);
-  // wrapped by a float division, as % of negative integers is undefined in GLSL; corner() absorbs a rounding by one
+  fo = vec3(f.y + f.z - f.x, f.z + f.x - f.y, f.x + f.y - f.z) * 0.5;
+  base = ivec3(i0.y + i0.z - i0.x, i0.z + i0.x - i0.y, i0.x + i0.y - i0.z);
+  // wrapped by a float division, as % of negative integers is undefined in GLSL; gradientOf() absorbs a rounding by one
   base -= period2 * ivec3(floor(vec3(base) / vec3(period2)));
-  ivec3 q1 = ivec3(o1.y + o1.z - o1.x, o1.z + o1.x - o1.y, o1.x + o1.y - o1.z);
-  ivec3 q2 = ivec3(o2.y + o2.z - o2.x, o2.z + o2.x - o2.y, o2.x + o2.y - o2.z);
+  q1 = ivec3(o1.y + o1.z - o1.x, o1.z + o1.x - o1.y, o1.x + o1.y - o1.z);
+  q2 = ivec3(o2.y + o2.z - o2.x, o2.z + o2.x - o2.y, o2.x + o2.y - o2.z);
+}
+
+// p: position in lattice units, |p| < 1e5; period: whole units per axis, at least 2; lap: time in laps, any real;
+// cycles: most whole cycles per lap, at least 1. Value in -1..1, derivative to p in grad.
+float flowNoise(vec3 p, ivec3 period, uint seed, float lap, int cycles, out vec3 grad) {
+  ivec3 period2 = period * 2;
+  ivec3 base;
+  vec3 fo;
+  ivec3 q1;
+  ivec3 q2;
+  cellOf(p, period2, base, fo, q1, q2);
   grad = vec3(0.0);
   float s = 0.0;
   // a loop, as shader compilers would otherwise work on four copies of the corner for every call
   for (int i = 0; i < 4; i++) {
     ivec3 q = i == 0 ? ivec3(0) : i == 1 ? q1 : i == 2 ? q2 : ivec3(1);
-    float t = corner(fo - vec3(q) * 0.5, base + q, period2, seed, lap, cycles, grad);
-    s += t;
+    vec3 d = fo - vec3(q) * 0.5;
+    float w = 0.5 - dot(d, d);
+    if (w <= 0.0) continue;
+    vec3 g = gradientOf(base + q, period2, seed, lap, cycles);
+    float gd = dot(g, d);
+    float w2 = w * w;
+    float w3 = w2 * w;
+    grad += g * w3 - d * (6.0 * w2 * gd);
+    s += w3 * gd;
   }
   grad *= FLOW_SCALE;
   return s * FLOW_SCALE;
 }
 
-// Divergence-free flow from three potentials (Bridson, Hourihan & Nordenstam, "Curl-Noise", 2007).
+// Divergence-free flow from three potentials (Bridson, Hourihan & Nordenstam, "Curl-Noise", 2007), which share the cell.
 vec3 curl(vec3 p, ivec3 period, uint seed, float lap, int cycles) {
+  ivec3 period2 = period * 2;
+  ivec3 base;
+  vec3 fo;
+  ivec3 q1;
+  ivec3 q2;
+  cellOf(p, period2, base, fo, q1, q2);
   vec3 a = vec3(0.0);
   vec3 b = vec3(0.0);
   vec3 c = vec3(0.0);
-  for (int i = 0; i < 3; i++) {
-    vec3 grad;
-    float unused = flowNoise(p, period, seed + uint(i), lap, cycles, grad);
-    if (i == 0) a = grad;
-    if (i == 1) b = grad;
-    if (i == 2) c = grad;
+  for (int i = 0; i < 4; i++) {
+    ivec3 q = i == 0 ? ivec3(0) : i == 1 ? q1 : i == 2 ? q2 : ivec3(1);
+    vec3 d = fo - vec3(q) * 0.5;
+    float w = 0.5 - dot(d, d);
+    if (w <= 0.0) continue;
+    float w2 = w * w;
+    float w3 = w2 * w;
+    for (int k = 0; k < 3; k++) {
+      vec3 g = gradientOf(base + q, period2, seed + uint(k), lap, cycles);
+      vec3 grad = g * w3 - d * (6.0 * w2 * dot(g, d));
+      if (k == 0) a += grad;
+      if (k == 1) b += grad;
+      if (k == 2) c += grad;
+    }
   }
+  a *= FLOW_SCALE;
+  b *= FLOW_SCALE;
+  c *= FLOW_SCALE;
   return vec3(c.y - b.z, a.z - c.x, b.x - a.y);
 }
