@@ -33,6 +33,8 @@ export interface ShownLayers {
 export class HeldLayers {
   private readonly held = new Map<string, GpuLayer>();
   private readonly sorter: Sorter;
+  /** let go of when the next frame begins: until what replaces them has been drawn, programs that both have are not made anew */
+  private readonly replaced: GpuLayer[] = [];
 
   constructor(private readonly means: Omit<DrawingMeans, 'pipeline' | 'matter'>) {
     this.sorter = new Sorter(means.gpu);
@@ -50,13 +52,16 @@ export class HeldLayers {
 
   /** One layer moved to a frame, and what the GPU holds of it. */
   move(piece: Piece, layer: Layer, phases: Phases, shareOf: (layer: Layer) => number): [GpuLayer, LayerFrame] {
-    const { held, pipeline } = GpuLayer.fitting(this.held.get(layer.id), piece, layer, shareOf(layer), this.means);
+    const before = this.held.get(layer.id);
+    const { held, pipeline } = GpuLayer.fitting(before, piece, layer, shareOf(layer), this.means);
+    if (before && before !== held) this.replaced.push(before);
     this.held.set(layer.id, held);
     return [held, held.moveTo(piece, layer, pipeline, phases, shareOf)];
   }
 
   /** Moves every layer that is seen, or that a seen one is made of, to a frame; what is seen of them is returned. */
   at(piece: Piece, shot: Shot, request: FrameRequest): ShownLayers {
+    this.letGo();
     const shareOf = (layer: Layer): number => (request.working ? layer.working : 1);
     const phases: Phases = request.elementMotion
       ? [shot.openPhase, request.phase, shot.closePhase]
@@ -76,7 +81,12 @@ export class HeldLayers {
     return shown;
   }
 
+  private letGo(): void {
+    for (const layer of this.replaced.splice(0)) layer.dispose();
+  }
+
   dispose(): void {
+    this.letGo();
     for (const layer of this.held.values()) layer.dispose();
     this.held.clear();
     this.sorter.dispose();

@@ -41,7 +41,7 @@ export class GpuLayer {
   }
 
   /**
-   * What the GPU holds of a layer: what is given, when it still fits, or made anew.
+   * What the GPU holds of a layer: what is given, when it still fits, or made anew. The caller lets go of what no longer fits.
    * @param share of its final count
    */
   static fitting(
@@ -63,7 +63,6 @@ export class GpuLayer {
       definition.look(layer).matter.kind,
     ]);
     if (previous?.structure === structure) return { held: previous, pipeline };
-    previous?.dispose();
     return { held: new GpuLayer(structure, piece, layer, share, { ...means, pipeline }), pipeline };
   }
 

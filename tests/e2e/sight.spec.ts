@@ -1,0 +1,92 @@
+// What is left out because it is not in sight must not have been in sight. The middle of a picture of twice the field holds
+// the same things well inside its borders, where nothing is left out: the two must be alike.
+import { expect, test, type Page } from '@playwright/test';
+import { PieceSchema, type Piece } from '../../src/core/piece/schema';
+import { openLab } from './lab';
+
+test.beforeEach(async ({ page }) => openLab(page));
+
+const SIZE = { width: 160, height: 96 };
+
+/** Linear light of the middle of a picture that is so many times as large, at the same pixels to the degree. */
+async function middle(page: Page, piece: Piece, times: number, frameIndex: number): Promise<number[]> {
+  const { flight } = piece;
+  const larger = { sensorMm: flight.sensorMm * times, widthM: (flight.widthM as number) * times };
+  const wide = PieceSchema.parse({ ...piece, flight: { ...flight, ...larger } });
+  return page.evaluate(
+    async ([p, n, f, { width, height }]) => {
+      const light = await lab.engine.api.light({
+        piece: p,
+        frameIndex: f,
+        width: width * n,
+        height: height * n,
+        passes: 4,
+      });
+      const out: number[] = [];
+      const [left, low] = [(width * (n - 1)) / 2, (height * (n - 1)) / 2];
+      for (let y = 0; y < height; y++)
+        for (let x = 0; x < width; x++) out.push(light[((y + low) * width * n + x + left) * 4]);
+      return out;
+    },
+    [wide, times, frameIndex, SIZE] as const,
+  );
+}
+
+/** The share of pixels that differ by more than their edges may. */
+const differing = (a: readonly number[], b: readonly number[]): number =>
+  a.filter((v, i) => Math.abs(v - b[i]) > 0.05 + 0.1 * Math.max(v, b[i])).length / a.length;
+
+const piece = (layer: object, flight: object): Piece =>
+  PieceSchema.parse({
+    id: 'sight',
+    name: 'Sight',
+    lap: { frames: 60, rate: { num: 25, den: 1 } },
+    tile: 12,
+    layers: [{ id: 'a', name: 'A', seed: 5, gradient: [{ at: 0, colour: '#ffffff' }], ...layer }],
+    flight: {
+      route: { kind: 'run', tilesPerLap: 4 },
+      focalMm: 30,
+      fNumber: 1.4,
+      focusM: 3,
+      shutterDeg: 360,
+      ...flight,
+    },
+    look: { fogDistance: 10_000, reach: 22, nearFade: 0.05, background: '#000000', backgroundEdge: '#000000' },
+  });
+
+const boxes = {
+  kind: 'copies',
+  arrangement: 'scatter',
+  count: 160,
+  boxX: 7,
+  boxY: 5,
+  fill: true,
+  size: 0.9,
+  distance: 0.2,
+};
+const dots = { kind: 'field', shape: 'box', width: 7, height: 5, count: 900, size: 0.05, light: 8, softness: 0.5 };
+const bent = {
+  treatments: [
+    { kind: 'twist', id: 't', seed: 1 },
+    { kind: 'bend', id: 'b', seed: 2 },
+  ],
+};
+
+for (const [name, layer, flight] of [
+  ['bodies', boxes, {}],
+  ['bodies in bent space', { ...boxes, ...bent }, {}],
+  ['bodies without perspective', boxes, { lens: 'orthographic', widthM: 6 }],
+  ['particles', dots, {}],
+  ['particles far out of focus', dots, { fNumber: 0.5, focusM: 1 }],
+] as const)
+  test(`${name} at the borders are all there`, async ({ page }) => {
+    let lit = 0;
+    for (const frame of [7, 31]) {
+      const here = await middle(page, piece(layer, flight), 1, frame);
+      const wide = await middle(page, piece(layer, flight), 2, frame);
+      lit += here.filter((v) => v > 0.02).length;
+      expect(differing(here, wide)).toBeLessThan(0.01);
+    }
+    // and there is something to miss
+    expect(lit).toBeGreaterThan(SIZE.width * SIZE.height * 0.1);
+  });
