@@ -2,7 +2,7 @@ import { readFileSync, statSync } from 'node:fs';
 import { execFileSync } from 'node:child_process';
 import AxeBuilder from 'axe-core';
 import { expect, test, type Page } from '@playwright/test';
-import { drawn, openRecipe, pause, saved, step } from './ui';
+import { drawn, move, openRecipe, pause, saved, step } from './ui';
 
 let foreign: string[] = [];
 let errors: string[] = [];
@@ -60,13 +60,7 @@ test('layers: add, name, hide, duplicate, reorder, delete, undo', async ({ page 
   await page.getByRole('button', { name: 'Delete' }).click();
   await expect(cards).toHaveCount(4);
   // by keyboard: lift, down, drop
-  const grip = page.getByRole('button', { name: 'Move Salt dust' });
-  await grip.focus();
-  await page.keyboard.press('Space');
-  await page.waitForTimeout(150);
-  await page.keyboard.press('ArrowDown');
-  await page.waitForTimeout(150);
-  await page.keyboard.press('Space');
+  await move(page, 'Salt dust', 'ArrowDown');
   await expect(cards.nth(1)).toHaveAccessibleName('Salt dust');
   for (let i = 0; i < 12; i++) await page.keyboard.press('Control+z');
   await expect(cards).toHaveCount(3);

@@ -4,7 +4,7 @@ import { PieceSchema } from '../../src/core/piece/schema';
 import { boxOf, scaleHandle } from '../../src/app/steps/build/map/handles';
 import { mapView } from '../../src/app/steps/build/map/view';
 import { writePng } from '../../src/formats/png';
-import { drawn, openRecipe, pause, saved, step } from './ui';
+import { drawn, move, openRecipe, pause, saved, step } from './ui';
 
 // Building a world: needs, treatments, the map and siblings, in the real interface.
 let errors: string[] = [];
@@ -79,13 +79,7 @@ test('treatments: added, set, reordered, switched off, kept over a reload, remov
   await turns.fill('0.8');
   await turns.press('Enter');
   await list.getByRole('button', { name: /^Twist/ }).click();
-  const grip = list.getByRole('button', { name: 'Move Twist', exact: true });
-  await grip.focus();
-  await page.keyboard.press('Space');
-  await page.waitForTimeout(150);
-  await page.keyboard.press('ArrowUp');
-  await page.waitForTimeout(150);
-  await page.keyboard.press('Space');
+  await move(page, 'Twist', 'ArrowUp');
   await expect.poll(titles).toEqual(['Drift', 'Twist', 'Disorder']);
   await list.getByRole('button', { name: 'Switch Disorder off' }).click();
   await expect(list.getByText('off', { exact: true })).toBeVisible();

@@ -1,15 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { openRecipe, pause, saved, step } from './ui';
-
-/** Moves a card by its handle and a key. */
-async function move(page: Page, name: string, by: 'ArrowUp' | 'ArrowDown'): Promise<void> {
-  await page.getByRole('button', { name: `Move ${name}`, exact: true }).focus();
-  for (const key of ['Space', by, 'Space']) {
-    await page.keyboard.press(key);
-    // a move is measured before the next can be
-    await page.waitForTimeout(300);
-  }
-}
+import { expect, test } from '@playwright/test';
+import { move, openRecipe, pause, saved, step } from './ui';
 
 test('effects are added, switched off, put into another order, removed, and brought back by undo', async ({ page }) => {
   await openRecipe(page);
