@@ -54,7 +54,8 @@ export class Renderer {
   constructor(readonly canvas: OffscreenCanvas) {
     this.context = new Context(canvas);
     const stage = new Stage();
-    const gpu: Gpu = { renderer: this.context.renderer, stage, quad: new Quad(stage) };
+    const { renderer, noteLoss } = this.context;
+    const gpu: Gpu = { renderer, stage, quad: new Quad(stage), noteLoss };
     this.layers = new HeldLayers({ gpu, view: this.view });
     this.sum = new Sum(gpu, this.view);
     this.effects = new EffectComposer(gpu);

@@ -36,7 +36,8 @@ export class Context {
     return this.wasLost || this.gl.isContextLost();
   }
 
-  private readonly noteLoss = (): void => {
+  /** What is known of a loss before the browser says so. */
+  readonly noteLoss = (): void => {
     this.wasLost = true;
   };
 

@@ -6,6 +6,8 @@ export interface Gpu {
   renderer: THREE.WebGLRenderer;
   stage: Stage;
   quad: Quad;
+  /** what was read is not what was drawn: the context must have been taken away */
+  noteLoss(): void;
 }
 
 export type Uniforms = Record<string, THREE.IUniform>;

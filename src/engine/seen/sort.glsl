@@ -11,5 +11,5 @@ void main() {
   ivec2 at = ivec2(gl_FragCoord.xy);
   int id = uStretch.x + (at.y - uStretch.y) * 1024 + at.x;
   if (uOrdered) id = int(texelFetch(uOrder, ivec2(id & 1023, id >> 10), 0).r);
-  outClass = vec4(float(classOf(ivec2(id & 1023, id >> 10), uStretch.z)) / 255.0, 0.0, 0.0, 0.0);
+  outClass = vec4(float(classOf(ivec2(id & 1023, id >> 10), uStretch.z)) / 255.0, 0.0, 0.0, 1.0);
 }

@@ -143,7 +143,11 @@ export class Sorter {
       quad.draw(renderer, material, target);
     }
     if (this.bytes.length < rows * ELEMENT_ROW * 4) this.bytes = new Uint8Array(target.height * ELEMENT_ROW * 4);
+    const marks = batch.map(({ stretch }) => stretch.row * ELEMENT_ROW * 4 + 3);
+    for (const at of marks) this.bytes[at] = 0;
     renderer.readRenderTargetPixels(target, 0, 0, ELEMENT_ROW, rows, this.bytes);
+    // every class that was written is opaque: what is not is of a context that is not there
+    if (marks.some((at) => this.bytes[at] === 0)) this.gpu.noteLoss();
   }
 
   private room(rows: number): THREE.WebGLRenderTarget {
