@@ -21,6 +21,8 @@ function room(geometry: THREE.BufferGeometry, values: Values, width: number): TH
 export function fillAttribute(geometry: THREE.BufferGeometry, name: string, values: Values, width: number): void {
   let attribute = geometry.getAttribute(name) as THREE.BufferAttribute | undefined;
   if (!attribute || attribute.array.length < values.length) {
+    // three remembers how many instances the attribute of before had room for, and would draw no more
+    if (attribute) geometry.dispose();
     attribute = room(geometry, values, width);
     geometry.setAttribute(name, attribute);
   }
