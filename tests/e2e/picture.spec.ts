@@ -26,7 +26,7 @@ const floats = async (page: Page, piece: Piece, passes: number, frameIndex = 0, 
   return new Float32Array(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength));
 };
 
-const frameBytes = async (page: Page, json: unknown, frames: number[]): Promise<string[]> => {
+const frameBytes = async (page: Page, json: unknown, frames: number[], of = SIZE): Promise<string[]> => {
   const all = await page.evaluate(
     async ([document, list, size]) => {
       const piece = lab.parse(document);
@@ -38,7 +38,7 @@ const frameBytes = async (page: Page, json: unknown, frames: number[]): Promise<
       }
       return out;
     },
-    [json, frames, SIZE] as const,
+    [json, frames, of] as const,
   );
   return all;
 };
@@ -53,6 +53,12 @@ for (const name of ['ropewalk-tunnel', 'plankton-bloom', 'salt-lattice', 'net-of
     const [fresh] = await frameBytes(page, demoJson(name), [5]);
     expect([again, sequence[2], fresh]).toEqual([alone, alone, alone]);
     expect(sequence[1]).not.toBe(alone);
+    // small pictures have fewer levels of glow; and here another frame comes first
+    const small = { width: 96, height: 54 };
+    const [, second] = await frameBytes(page, demoJson(name), [9, 5], small);
+    await page.reload();
+    await page.waitForFunction(() => 'lab' in globalThis);
+    expect(await frameBytes(page, demoJson(name), [5], small)).toEqual([second]);
   });
 
 /** 300 bright points of one size in a ball, seen by a fast lens; nothing else. Seed 42. */

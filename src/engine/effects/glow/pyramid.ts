@@ -169,6 +169,8 @@ export class GlowPyramid {
     u.uLevel.value = level.texture;
     (u.uLevelReach.value as THREE.Vector2).set(0.5 / level.width, 0.5 / level.height);
     u.uHasCoarse.value = j < deepest ? 1 : 0;
+    // what is drawn into must not be bound either, even where it is not read: nothing would be drawn
+    u.uCoarse.value = null;
     if (j < deepest) {
       const coarse = glow[j];
       u.uCoarse.value = coarse.texture;
