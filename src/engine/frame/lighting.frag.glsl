@@ -13,6 +13,7 @@ uniform mat4 uView;
 uniform vec2 uLens;
 uniform vec2 uJitter;
 uniform float uShare;
+uniform float uKeepDepth;   // 1 where alpha is to be the depth in metres, less than 0 of what is only partly there
 in vec2 vUv;
 out vec4 outLight;
 
@@ -47,18 +48,18 @@ void main() {
   float depth = surface.w;
 #if MARK < 2
   if (depth < 1e8) discard;
-  outLight = vec4(behind() * uShare, 0.0);
+  outLight = vec4(behind() * uShare, uKeepDepth * depth);
 #else
   if (depth > 1e8 || (surface.z > 0.5) != (MARK == 2)) discard;
   vec4 colour = texelFetch(uMatterColour, px, 0);
-#if MARK == 2
   vec4 manner = texelFetch(uMatterManner, px, 0);
+#if MARK == 2
   vec3 v = transpose(mat3(uView)) * toEye(placeAt(depth));
   vec3 f0 = mix(vec3(0.04), colour.rgb, manner.y);
   vec3 light = shine(direction(surface.xy), v, f0, colour.rgb * (1.0 - manner.y), manner.x, 1.0) + colour.rgb * colour.a;
 #else
   vec3 light = colour.rgb;
 #endif
-  outLight = vec4(mix(uFogColour, light, clearAir(depth) * presence(depth)) * uShare, 0.0);
+  outLight = vec4(mix(uFogColour, light, clearAir(depth) * presence(depth)) * uShare, uKeepDepth * depth * (1.0 - 2.0 * manner.z));
 #endif
 }

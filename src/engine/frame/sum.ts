@@ -4,12 +4,14 @@ import type { Piece } from '../../core/piece/schema';
 import { Stars } from '../drawings/dome/stars';
 import type { Gpu } from '../gl/gpu';
 import { ADDITIVE, bareGeometry, fullscreenMaterial, rawMaterial } from '../gl/quad';
+import { FewPassLens } from '../lens/lens';
 import { LitProgram, shadingSource } from '../matter/program';
 import tilesFragment from './tiles.frag.glsl?raw';
 import tilesVertex from './tiles.vert.glsl?raw';
 import lightingFragment from './lighting.frag.glsl?raw';
 import resolveFragment from './resolve.frag.glsl?raw';
 import { TILE, type Targets } from './targets';
+import type { Shot } from './shot';
 import type { View } from './view';
 import viewSource from './view.glsl?raw';
 
@@ -28,6 +30,7 @@ export class Sum {
   private readonly tiles: THREE.RawShaderMaterial;
   private readonly lighting: Record<Mark, LitProgram>;
   private readonly stars: Stars;
+  private readonly lens: FewPassLens;
   private readonly resolve: THREE.RawShaderMaterial;
 
   constructor(
@@ -50,6 +53,7 @@ export class Sum {
       shone: lighting('shone'),
     };
     this.stars = new Stars(gpu, view);
+    this.lens = new FewPassLens(gpu, view);
     this.resolve = fullscreenMaterial(resolveFragment, {
       uFull: { value: null },
       uHalf: { value: null },
@@ -71,12 +75,14 @@ export class Sum {
 
   /** Empties the targets that light is drawn into. */
   clear({ levels }: Targets): void {
+    for (const target of levels) this.empty(target);
+  }
+
+  private empty(target: THREE.WebGLRenderTarget): void {
     const { renderer } = this.gpu;
     renderer.setClearColor(0x000000, 0);
-    for (const target of levels) {
-      renderer.setRenderTarget(target);
-      renderer.clear(true, false, false);
-    }
+    renderer.setRenderTarget(target);
+    renderer.clear(true, false, false);
   }
 
   /** Begins a pass, in which nothing is seen yet. */
@@ -88,8 +94,13 @@ export class Sum {
   }
 
   /** Lights the matter of a pass, and adds that to the frame; from then on it hides the light that is drawn behind it. */
-  addMatter({ matter, tileMarks, levels }: Targets): void {
+  addMatter({ matter, tileMarks, levels }: Targets, shot: Shot, passes: number): void {
     const { view, mesh, gpu } = this;
+    const through = this.lens.begin(shot, passes);
+    const to = through ?? levels[0];
+    if (through) this.empty(through);
+    view.uShare.value = through ? 1 : 1 / passes;
+    view.uKeepDepth.value = through ? 1 : 0;
     [view.uMatter.value, view.uMatterColour.value, view.uMatterManner.value] = matter.textures;
     gpu.quad.draw(gpu.renderer, this.tiles, tileMarks);
     this.marks.uTileMarks.value = tileMarks.texture;
@@ -97,10 +108,12 @@ export class Sum {
     const sky = view.uSky.value.x > 0;
     for (const mark of [sky ? 'sky' : 'behind', 'plain', 'shone'] as const) {
       mesh.material = this.lighting[mark].material;
-      gpu.stage.draw(gpu.renderer, mesh, levels[0]);
+      gpu.stage.draw(gpu.renderer, mesh, to);
     }
     this.marks.uTileMarks.value = null;
-    if (sky && view.uStars.value.x > 0) this.stars.draw(levels[0]);
+    if (sky && view.uStars.value.x > 0) this.stars.draw(to);
+    view.uShare.value = 1 / passes;
+    if (through) this.lens.end(levels[0]);
     view.uSolid.value = true;
   }
 
@@ -124,5 +137,6 @@ export class Sum {
     this.tiles.dispose();
     this.resolve.dispose();
     this.stars.dispose();
+    this.lens.dispose();
   }
 }

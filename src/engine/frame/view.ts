@@ -44,6 +44,8 @@ export const makeView = () => ({
   uMatterColour: { value: null as THREE.Texture | null },
   uMatterManner: { value: null as THREE.Texture | null },
   uSolid: { value: false },
+  uSoftHiding: { value: 0 },
+  uKeepDepth: { value: 0 },
   // of one target
   uLevel: { value: new THREE.Vector4() },
 });
@@ -105,5 +107,6 @@ export function setPass(view: View, piece: Piece, shot: Shot, { lens, index, tot
   // what is drawn into is not read
   view.uMatter.value = view.uMatterColour.value = view.uMatterManner.value = null;
   view.uSolid.value = false;
+  view.uSoftHiding.value = 0;
   return index % (total / slices) === 0;
 }

@@ -13,12 +13,12 @@ struct Matter { vec3 colour; float rough; float metal; float glow; float opaque;
 
 Matter matterOf(Body b);
 
-void keep(Matter m, vec3 n, float depth) {
+void keep(Matter m, vec3 n, float depth, bool partly) {
 #ifdef SHINES
-  keepShone(m.colour, depth);
+  keepShone(m.colour, depth, partly);
 #else
   outSurface = vec4(octahedron(n), 1.0, depth);
   outColour = vec4(m.colour, m.glow);
-  outManner = vec4(m.rough, m.metal, 0.0, 0.0);
+  outManner = vec4(m.rough, m.metal, float(partly), 0.0);
 #endif
 }

@@ -1,5 +1,5 @@
 // A body. What is partly there is drawn in that share of the passes, by a pattern fixed for pixel and pass. Needs
-// random/hash.glsl, matter/body.glsl and frame/view.glsl.
+// random/hash.glsl, matter/body.glsl, frame/view.glsl and lens/noise.glsl.
 uniform mat4 uView;
 uniform float uFade;       // 1, or less for an echo
 uniform vec4 uPass;
@@ -18,10 +18,13 @@ void main() {
   if (dot(n, toViewer) < 0.0) n = -n;
   Matter m = matterOf(Body(n, toViewer, vLook.rgb * uLight, vOwn, vMark));
   float there = vLook.a * uFade * m.opaque;
-  if (there < 0.999) {
-    uvec4 h = pcg4d(uvec4(uint(gl_FragCoord.x), uint(gl_FragCoord.y), uint(vMark), 9u));
+  bool partly = there < 0.999;
+  if (partly) {
+    // few passes are spread over neighbours (lens/gather.frag.glsl), among which the pattern is to be even
+    float at = uPass.w < 3.5 ? noiseOf(gl_FragCoord.xy + 5.588238 * mod(vMark, 64.0))
+      : unit(pcg4d(uvec4(uint(gl_FragCoord.x), uint(gl_FragCoord.y), uint(vMark), 9u)).x);
     // passes go through the unit interval evenly, so a share of them is drawn however few there are
-    if (fract(unit(h.x) + uPass.z) > there) discard;
+    if (fract(at + uPass.z) > there) discard;
   }
-  keep(m, n, -vView.z);
+  keep(m, n, -vView.z, partly);
 }

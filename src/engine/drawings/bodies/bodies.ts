@@ -4,6 +4,7 @@ import type { Mesh } from '../../../core/solids/mesh';
 import { detailsOf, type Detail } from '../../../core/solids/simplify';
 import type { Pipeline, Step } from '../../../core/world/pipeline';
 import viewSource from '../../frame/view.glsl?raw';
+import noiseSource from '../../lens/noise.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
 import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
@@ -64,7 +65,12 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const uniforms = { ...view, ...own, ...feed.uniforms };
     const composed = vertexProgram(pipeline) + viewSource;
     const side = mesh.open ? THREE.DoubleSide : THREE.FrontSide;
-    const { material, take } = matterMaterial(matter, [composed + vertex, viewSource + fragment], uniforms, side);
+    const { material, take } = matterMaterial(
+      matter,
+      [composed + vertex, viewSource + noiseSource + fragment],
+      uniforms,
+      side,
+    );
     const sort = (bent ? '#define BENT\n' : '') + composed + sortSource;
     const program = new SortProgram(sort, uniforms, null);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), material);

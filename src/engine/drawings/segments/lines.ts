@@ -1,4 +1,5 @@
 import * as THREE from 'three';
+import hidingSource from '../../frame/hiding.glsl?raw';
 import viewSource from '../../frame/view.glsl?raw';
 import type { Gpu, Uniforms } from '../../gl/gpu';
 import { ADDITIVE, rawMaterial } from '../../gl/quad';
@@ -14,7 +15,7 @@ export function linesMesh(
   const geometry = new THREE.InstancedBufferGeometry();
   geometry.setIndex([0, 1, 2, 2, 1, 3]);
   const options = { ...ADDITIVE, side: THREE.DoubleSide };
-  return new THREE.Mesh(geometry, rawMaterial(head + viewSource + vertex, fragment, uniforms, options));
+  return new THREE.Mesh(geometry, rawMaterial(head + viewSource + vertex, hidingSource + fragment, uniforms, options));
 }
 
 /** Room for pairs of elements by number. */

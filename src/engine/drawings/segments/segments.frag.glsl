@@ -1,8 +1,6 @@
 // The convolution of a segment with the blur disc, in closed form: the length of the segment inside the disc about this
 // pixel, over the disc's area. Sums of segments are therefore exact for polylines: joints neither gap nor shine.
-// Along a projected segment the signed blur radius is linear, as it is linear in 1/depth.
-uniform sampler2D uMatter;
-uniform bool uSolid;
+// Along a projected segment the signed blur radius is linear, as it is linear in 1/depth. Needs frame/hiding.glsl.
 uniform float uFlat;
 uniform vec4 uLevel;
 flat in vec4 fEnds;
@@ -31,13 +29,12 @@ void main() {
   float re2 = blur * blur + half_ * half_ + sweep * sweep * 1.3333 + CORE2;
   float inside = re2 - x * x;
   if (inside <= 0.0) discard;
-  if (uSolid) {
-    float wall = texelFetch(uMatter, ivec2(gl_FragCoord.xy / uLevel.x), 0).a;
-    float deep = mix(fDepth.x, fDepth.y, u);
-    if ((uFlat > 0.0 ? wall / max(deep, 1e-4) : wall * deep) < 0.995) discard;
-  }
+  float deep = mix(fDepth.x, fDepth.y, u);
+  // a line on a surface is not hidden by it
+  float seen = seenPast(ivec2(gl_FragCoord.xy / uLevel.x), 0.995 * (uFlat > 0.0 ? deep : 1.0 / deep));
+  if (seen <= 0.0) discard;
   float h = sqrt(inside);
   float overlap = min(len - y, h) - max(-y, -h);
   if (overlap <= 0.0) discard;
-  outColour = vec4(mix(fLightA, fLightB, u) * (2.0 * half_ * overlap / (PI * re2)), 0.0);
+  outColour = vec4(mix(fLightA, fLightB, u) * (2.0 * half_ * overlap / (PI * re2) * seen), 0.0);
 }

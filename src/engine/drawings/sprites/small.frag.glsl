@@ -1,8 +1,6 @@
 // A small particle: a bell drawn along its streak, or a disc with a soft edge. The bell (1 - r^2)^2 integrates along a
-// line in closed form, so a streak of any length costs the same.
+// line in closed form, so a streak of any length costs the same. Needs frame/hiding.glsl.
 uniform vec4 uLevel;
-uniform sampler2D uMatter;   // alpha: depth in metres of what is solid
-uniform bool uSolid;
 flat in vec4 fCentre;
 flat in vec4 fStreak;
 flat in vec3 fEnergy;
@@ -17,7 +15,8 @@ float along(float s, float c) {
 
 void main() {
   vec2 at = gl_FragCoord.xy;
-  if (uSolid && texelFetch(uMatter, ivec2(at), 0).a < fKind.y) discard;
+  float seen = seenPast(ivec2(at), fKind.y);
+  if (seen <= 0.0) discard;
   float re = fCentre.z;
   vec2 d = (at - fCentre.xy) / re;
   vec2 streak = fStreak.xy / re;
@@ -36,5 +35,5 @@ void main() {
   float disc = mix(standing, (high - low) / len, min(1.0, run * re / 1.5));
   float profile = mix(disc, bell, fKind.x);
   if (profile <= 0.0) discard;
-  outColour = vec4(fEnergy * profile, 0.0);
+  outColour = vec4(fEnergy * (profile * seen), 0.0);
 }

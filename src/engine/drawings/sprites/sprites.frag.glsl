@@ -1,8 +1,6 @@
-// The cell's share of the sprite at this pixel (lens sampling, formulas 4 to 6).
+// The cell's share of the sprite at this pixel (lens sampling, formulas 4 to 6). Needs frame/hiding.glsl.
 uniform vec4 uAperture;
 uniform vec4 uLevel;
-uniform sampler2D uMatter;   // alpha: depth in metres of what is solid
-uniform bool uSolid;
 flat in vec4 fCentre;
 flat in vec4 fCell;
 flat in vec4 fStreak;
@@ -55,10 +53,8 @@ vec3 profile(vec2 v, float re) {
 
 void main() {
   vec2 at = gl_FragCoord.xy;
-  if (uSolid) {
-    float wall = texelFetch(uMatter, ivec2(at / uLevel.x), 0).a;
-    if (wall < fKind.y) discard;
-  }
+  float seen = seenPast(ivec2(at / uLevel.x), fKind.y);
+  if (seen <= 0.0) discard;
   vec2 d = at - fCentre.xy;
   float re = fCentre.z;
   int taps = int(fStreak.z);
@@ -77,5 +73,5 @@ void main() {
     sum += p;
   }
   if (sum == vec3(0.0)) discard;
-  outColour = vec4(fEnergy * (sum / float(taps)), 0.0);
+  outColour = vec4(fEnergy * (sum * (seen / float(taps))), 0.0);
 }

@@ -5,6 +5,7 @@ import { joinSources } from '../../../core/kernel/kernel';
 import { sources as apertureSources } from '../../../core/lens/aperture.gen';
 import { CRISP_PX } from '../../frame/levels';
 import { LEVELS } from '../../frame/targets';
+import hidingSource from '../../frame/hiding.glsl?raw';
 import viewSource from '../../frame/view.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
 import { ADDITIVE, constants, rawMaterial } from '../../gl/quad';
@@ -25,7 +26,7 @@ const APERTURE = joinSources(apertureSources);
 const SPRITES = constants('SPRITE', SPRITE_INDEX);
 const PARTICLE = SPRITES + APERTURE + viewSource + particleSource;
 const VERTEX = PARTICLE + vertex;
-const FRAGMENT = SPRITES + APERTURE + fragment;
+const FRAGMENT = SPRITES + APERTURE + hidingSource + fragment;
 const SORT = `const float SMALL_PX = ${SMALL_PX.toFixed(1)};\nconst float CRISP_PX = ${CRISP_PX.toFixed(1)};\n${PARTICLE}${sortSource}`;
 
 /** Of the classes that particles are sorted into the first is of small ones; the others are one for each target. */
@@ -46,7 +47,7 @@ export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
     const large = new THREE.Points(new THREE.BufferGeometry(), rawMaterial(VERTEX, FRAGMENT, uniforms, ADDITIVE));
     const small = new THREE.Points(
       new THREE.BufferGeometry(),
-      rawMaterial(`#define SMALL\n${VERTEX}`, smallFragment, uniforms, ADDITIVE),
+      rawMaterial(`#define SMALL\n${VERTEX}`, hidingSource + smallFragment, uniforms, ADDITIVE),
     );
     const program = new SortProgram(SORT, uniforms, order);
     const seen: Seen[] = [];

@@ -35,13 +35,13 @@ void main() {
     n = normalize(n - vec3(slope.x, 0.0, slope.y));
   }
   if (dot(n, v) < 0.0) n = -n;
-  keep(matterOf(Body(n, v, vLook * uLight, vWorld, 0.0)), n, depth);
+  keep(matterOf(Body(n, v, vLook * uLight, vWorld, 0.0)), n, depth, false);
 #else
   vec3 n = normalize(cross(dFdx(vView), dFdy(vView)));
   float d = length(vView);
   float facing = abs(dot(n, toEye(vView)));
   float lamp = facing / (1.0 + d * d * 0.06);
   float sheen = pow(1.0 - facing, 5.0) * 0.35;
-  keepShone(vLook * uLight * (0.06 + 0.4 * lamp + sheen), depth);
+  keepShone(vLook * uLight * (0.06 + 0.4 * lamp + sheen), depth, false);
 #endif
 }
