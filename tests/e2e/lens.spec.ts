@@ -94,26 +94,24 @@ test('more passes are never farther from the finished frame', async ({ page }) =
 });
 
 test('what is sharp stays as it is before what is not', async ({ page }) => {
-  // a box in focus, blue, before red ones far behind it
-  const still = {
-    arrangement: 'line',
-    count: 1,
-    light: 1,
-    size: 1.6,
+  // a box in focus, blue, before a wall far behind it, red
+  const box = { ...boxes, arrangement: 'line', count: 1 };
+  const sharp = {
+    ...box,
+    size: 1,
+    ahead: 6,
+    gradient: [{ at: 0, colour: '#0000ff' }],
+    matter: { kind: 'plain', glowing: 1 },
   };
-  const sharp = { ...boxes, ...still, gradient: [{ at: 0, colour: '#0000ff' }], matter: { kind: 'plain', glowing: 1 } };
-  const red = [{ at: 0, colour: '#ff0000' }];
-  const bright = {
-    ...boxes,
+  const wall = {
+    ...box,
     id: 'c',
-    gradient: red,
-    seed: 9,
-    count: 90,
-    boxX: 16,
-    boxY: 12,
-    matter: { kind: 'plain', glowing: 3 },
+    size: 9,
+    ahead: 18,
+    gradient: [{ at: 0, colour: '#ff0000' }],
+    matter: { kind: 'plain', glowing: 1 },
   };
-  const both = piece({ fNumber: 0.7, focusM: 6 }, [sharp, bright]);
+  const both = { ...piece({ fNumber: 0.5, focusM: 5.5, focalMm: 85 }, [sharp, wall]), tile: 30 };
   const [one, many] = [await light(page, both, 1), await light(page, both, 64)];
   // where nothing but the box is seen through any part of the lens
   const { width } = SIZE;
