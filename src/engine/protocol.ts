@@ -41,6 +41,8 @@ export interface LiveStatus {
   wanted: number;
   /** drawn size over page size */
   scale: number;
+  /** whether it is a frame of the finished lap */
+  finished: boolean;
 }
 
 export interface LiveListener {
@@ -72,7 +74,14 @@ export interface EngineApi {
   setView(view: LiveView): void;
   /** moves the playhead; refines there when paused */
   seek(phase: number): void;
+  /** finished frames of the piece that was set last, by their number, shown in place of drawing; null where there are none */
+  setFinished(frames: ReadonlyMap<number, Blob> | null): void;
+  addFinished(frame: number, blob: Blob): void;
   still(request: StillRequest): Promise<Blob>;
+  /** a finished frame, compressed; null when it was cancelled on the way */
+  finish(request: StillRequest): Promise<Blob | null>;
+  /** for every frame a key of all that its picture depends on */
+  frameKeys(piece: Piece): string[];
   /** encoded sRGB bytes, top row first: for tests and byte comparisons */
   pixels(request: StillRequest): Promise<Uint8Array>;
   /** linear light before glow and finish, RGBA floats, bottom row first: for measurements */

@@ -12,6 +12,7 @@ import { sayStarted } from './work/alive';
 import { asTrouble, Trouble } from '../core/trouble';
 import { letTroublesCross } from './work/crossing';
 import { flightClearance, type Clearance } from '../core/world/clearance';
+import { frameKeys } from '../core/world/frameKey';
 import { flightComfort, type Comfort } from '../core/world/comfort';
 import type { Piece } from '../core/piece/schema';
 
@@ -19,6 +20,9 @@ import type { Piece } from '../core/piece/schema';
 const AGAIN_MS = [0, 150, 400, 1000, 2000];
 /** How long a live picture may be without its context before that is called gone, in milliseconds. */
 const BACK_MS = 5000;
+
+/** Of finished frames that are kept: hardly to be told from what was drawn. */
+const KEPT_AS = { type: 'image/webp', quality: 0.95 };
 
 const rest = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
@@ -41,6 +45,7 @@ class EngineWorker implements EngineApi {
   private cancelled = false;
   private lastPiece: Piece | null = null;
   private lastView: LiveView | null = null;
+  private lastFinished: Map<number, Blob> | null = null;
   private lastPhase = 0;
   /** whether there ever was a renderer: if not, waiting for one is of no use */
   private hasDrawn = false;
@@ -57,6 +62,7 @@ class EngineWorker implements EngineApi {
         this.live.seek(this.lastPhase);
         listener.trouble(null);
         if (this.lastPiece) this.live.setPiece(this.lastPiece);
+        this.live.setFinished(this.lastFinished);
         if (this.lastView) this.live.setView(this.lastView);
       } catch (error) {
         listener.trouble(asTrouble(error, 'drawing-failed'));
@@ -82,6 +88,7 @@ class EngineWorker implements EngineApi {
 
   setPiece(piece: Piece): void {
     this.lastPiece = piece;
+    this.lastFinished = null;
     this.live?.setPiece(piece);
   }
 
@@ -99,6 +106,34 @@ class EngineWorker implements EngineApi {
       this.drawStill(renderer, request);
       return renderer.canvas.convertToBlob({ type: 'image/png' });
     });
+  }
+
+  setFinished(frames: ReadonlyMap<number, Blob> | null): void {
+    this.lastFinished = frames && new Map(frames);
+    this.live?.setFinished(this.lastFinished);
+  }
+
+  addFinished(frame: number, blob: Blob): void {
+    this.lastFinished?.set(frame, blob);
+    this.live?.addFinished(frame, blob);
+  }
+
+  finish(request: StillRequest): Promise<Blob | null> {
+    this.cancelled = false;
+    return this.drawn(async (renderer) => {
+      renderer.setPiece(request.piece);
+      for (const _ of renderer.drawInSteps(stillFrame(request))) {
+        renderer.finishGpu();
+        await rest(0);
+        if (this.cancelled || renderer.lost) return null;
+      }
+      return renderer.canvas.convertToBlob(KEPT_AS);
+    });
+  }
+
+  frameKeys(piece: Piece): string[] {
+    const key = frameKeys(piece);
+    return Array.from({ length: piece.lap.frames }, (_, frame) => key(frame));
   }
 
   async pixels(request: StillRequest): Promise<Uint8Array> {

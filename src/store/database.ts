@@ -37,16 +37,27 @@ export interface StoredThumbnail {
   blob: Blob;
 }
 
+/** A finished frame, kept by a key of all that its picture depends on. */
+export interface StoredFrame {
+  key: string;
+  blob: Blob;
+  bytes: number;
+  /** when it was stored; two of one millisecond follow one another by fractions of it */
+  at: number;
+}
+
 class IsomorphDatabase extends Dexie {
   declare pieces: Table<StoredPiece, string>;
   declare steps: Table<StoredSteps, string>;
   declare places: Table<StoredPlace, string>;
   declare thumbnails: Table<StoredThumbnail, string>;
+  declare frames: Table<StoredFrame, string>;
 
   constructor() {
     super('isomorph');
     this.version(1).stores({ pieces: 'id, updatedAt', places: 'pieceId', thumbnails: 'key' });
     this.version(2).stores({ steps: 'pieceId' });
+    this.version(3).stores({ frames: 'key, [at+bytes]' });
   }
 }
 

@@ -95,6 +95,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
   useEffect(() => {
     if (width < 16 || height < 16) return;
     const ratio = devicePixelRatio;
+    bench.patch({ pictureWidth: Math.round(width * ratio) });
     player.setView({
       width: Math.round(width * ratio),
       height: Math.round(height * ratio),

@@ -4,7 +4,7 @@ import { framePhase } from '../../core/time/lap';
 import { bench, useBench, usePiece } from '../state/bench';
 import { getAt } from '../../core/piece/paths';
 import { player } from '../state/player';
-import { phaseAt, pointAt, trackPath } from './track';
+import { phaseAt, pointAt, stretchesOf, trackPath } from './track';
 import styles from './Picture.module.css';
 
 interface Props {
@@ -16,11 +16,13 @@ interface Props {
 /** Half of the gap in the line that marks the seam, as a share of the lap. */
 const GAP = 0.0026;
 
-/** Time around the picture: drag the bead, see beats, keys, the open shutter and how far the picture is refined. */
+/** Time around the picture: drag the bead, see beats, keys, the open shutter, how far the picture is refined and which frames
+ * are finished. */
 export function TimeTrack({ width, height, border }: Props) {
   const piece = usePiece();
   const status = useBench((state) => state.status);
   const selected = useBench((state) => state.selected);
+  const lap = useBench((state) => state.lap);
   const dragging = useRef(false);
   const { frames, tempo } = piece.lap;
   const phase = status?.phase ?? 0;
@@ -75,6 +77,11 @@ export function TimeTrack({ width, height, border }: Props) {
         onPointerUp={() => (dragging.current = false)}
       />
       <path d={path} stroke="var(--track)" strokeWidth={5} {...dash(GAP, 1 - 2 * GAP)} />
+      {lap
+        ? stretchesOf(lap.there, lap.frames).map(({ from, length }) => (
+            <path key={from} d={path} stroke="var(--text)" strokeWidth={5} opacity={0.5} {...dash(from, length)} />
+          ))
+        : null}
       <path d={path} stroke="var(--time)" strokeWidth={2} {...dash(GAP, phase - GAP)} />
       {refined > 0 ? <path d={path} stroke="var(--mark)" strokeWidth={5} {...dash(phase, refined / frames)} /> : null}
       <path

@@ -2,7 +2,9 @@ import { Pause, Play, StepBack, StepForward } from 'lucide-react';
 import { barBeat, lapSeconds } from '../../core/time/lap';
 import { Button } from '../parts/Button';
 import { ChoiceField } from '../parts/ChoiceField';
+import type { LiveStatus } from '../../engine/protocol';
 import { bench, useBench, usePiece } from '../state/bench';
+import type { LapState } from '../state/lapFiller';
 import { player } from '../state/player';
 import styles from './Transport.module.css';
 
@@ -15,8 +17,8 @@ const clock = (seconds: number): string => {
 
 /** Play, step, the seam, where we are and how good the picture is. */
 export function Transport() {
-  const { lap, layers } = usePiece();
-  const { playing, acrossSeam, speed, status, working } = useBench();
+  const { lap, layers, samples } = usePiece();
+  const { playing, acrossSeam, speed, status, working, finishing, lap: finished } = useBench();
   const frame = status?.frameIndex ?? 0;
   const digits = String(lap.frames).length;
   const beat = lap.tempo ? barBeat(status?.phase ?? 0, lap.tempo.beats) : null;
@@ -64,17 +66,49 @@ export function Transport() {
           {working ? 'Working' : 'Final'}
         </Button>
       ) : null}
+      <span className={styles.finish}>
+        <ChoiceField
+          label="Frames drawn live, or the lap finished ahead"
+          value={finishing === null ? LIVE : String(finishing)}
+          choices={finishes(samples)}
+          onChange={(choice) =>
+            bench.patch(choice === LIVE ? { finishing: null } : { finishing: Number(choice), playing: false })
+          }
+        />
+      </span>
       <span className={styles.number} role="status" aria-label="Quality of the picture">
-        {status ? quality(status, playing) : 'starting'}
+        {status ? quality(status, playing, finished) : 'starting'}
       </span>
     </div>
   );
 }
 
-function quality(
-  status: { fps: number; ms: number; passes: number; wanted: number; scale: number },
-  playing: boolean,
-): string {
+const LIVE = 'live';
+
+/** Passes that the frames of a finished lap may have: a few to judge it by, or all. */
+const finishes = (samples: number): Record<string, string> =>
+  Object.fromEntries<string>([
+    [LIVE, 'Live'],
+    ...[4, 16].filter((passes) => passes < samples).map((passes) => [String(passes), `Finish at ${passes}`]),
+    [String(samples), `Finish at ${samples}`],
+  ]);
+
+/** What is done about a lap that is not all there. */
+const FILLING: Record<LapState['does'], string> = {
+  fills: 'finishing',
+  waits: 'finishes at rest',
+  full: 'no room for more',
+  failed: 'not finished',
+  complete: '',
+};
+
+function lapWords({ there, frames, does }: LapState): string {
+  return does === 'complete' ? 'lap finished' : `${there.size} of ${frames} · ${FILLING[does]}`;
+}
+
+function quality(status: LiveStatus, playing: boolean, lap: LapState | null): string {
+  if (lap && !playing) return lapWords(lap);
+  if (status.finished) return `${status.fps.toFixed(1)} fps · finished`;
   const size = status.scale === 1 ? '' : ` · ${Math.round(status.scale * 100)} % size`;
   if (playing) return `${status.fps.toFixed(1)} fps${size}`;
   const passes =

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { phaseAt, pointAt, trackPath } from './track';
+import { phaseAt, pointAt, stretchesOf, trackPath } from './track';
 
 const track = { x: 10, y: 20, width: 400, height: 200, radius: 12 };
 
@@ -37,5 +37,16 @@ describe('the track around the picture', () => {
     const path = trackPath(track);
     expect(path).toMatch(/^M210 20H398A12/);
     expect(path).toMatch(/H210$/);
+  });
+});
+
+describe('stretches of frames', () => {
+  it('are those that follow one another', () => {
+    expect(stretchesOf(new Set([0, 1, 2, 6, 9]), 10)).toEqual([
+      { from: 0, length: expect.closeTo(0.3) as number },
+      { from: 0.6, length: 0.1 },
+      { from: 0.9, length: 0.1 },
+    ]);
+    expect(stretchesOf(new Set(), 10)).toEqual([]);
   });
 });

@@ -55,6 +55,17 @@ export function pointAt(track: Track, phase: number): Point {
   return parts[0].at(0);
 }
 
+/** Frames that follow one another, as shares of the lap: where each stretch begins, and how long it is. */
+export function stretchesOf(there: ReadonlySet<number>, frames: number): { from: number; length: number }[] {
+  const out: { from: number; length: number }[] = [];
+  for (let frame = 0; frame < frames; frame++) {
+    if (!there.has(frame)) continue;
+    if (frame > 0 && there.has(frame - 1)) out[out.length - 1].length += 1 / frames;
+    else out.push({ from: frame / frames, length: 1 / frames });
+  }
+  return out;
+}
+
 const STEPS = 720;
 
 /** The phase whose place on the track is nearest to a point. */

@@ -3,6 +3,7 @@ import { Boundary } from '../parts/Boundary';
 import { Picture } from '../picture/Picture';
 import { Transport } from '../picture/Transport';
 import { useBench, type Step } from '../state/bench';
+import { finishLaps } from '../state/lap';
 import { BuildBand, BuildCards } from '../steps/build/Build';
 import { ExportBand, ExportCards } from '../steps/export/Export';
 import { FlyBand, FlyCards } from '../steps/fly/Fly';
@@ -39,6 +40,7 @@ export function Bench({ startPhase }: { startPhase: number }) {
   // what was pressed to come here is gone
   useEffect(() => main.current?.focus({ preventScroll: true }), []);
   useEffect(() => listenToKeys({ showKeys: () => setSheet('keys'), find: () => setSheet('find') }), []);
+  useEffect(finishLaps, []);
   const StepCards = CARDS[step];
   const StepBand = BANDS[step];
   return (

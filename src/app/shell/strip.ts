@@ -1,3 +1,4 @@
+import { textKey } from '../../core/piece/key';
 import type { Piece } from '../../core/piece/schema';
 
 /** Pictures of a lap that a thumbnail moves through, evenly spaced, so that they loop too. */
@@ -11,13 +12,9 @@ export const STRIP_COLUMNS = 6;
 export const stripHeight = (piece: Piece): number =>
   Math.max(16, Math.round((STRIP_WIDTH * piece.frame.height) / piece.frame.width));
 
-/** A short text that changes when anything about the picture does (FNV-1a over the document, 64 bits). */
-export function contentKey(piece: Piece): string {
-  const text = JSON.stringify({ ...piece, id: '', name: '', deliveries: [] });
-  let h = 0xcbf29ce484222325n;
-  for (let i = 0; i < text.length; i++) h = BigInt.asUintN(64, (h ^ BigInt(text.charCodeAt(i))) * 0x100000001b3n);
-  return h.toString(36);
-}
+/** A short text that changes when anything about the picture does. */
+export const contentKey = (piece: Piece): string =>
+  textKey(JSON.stringify({ ...piece, id: '', name: '', deliveries: [] }));
 
 const files = import.meta.glob<string>('/stock/strips/*.webp', { eager: true, query: '?url', import: 'default' });
 

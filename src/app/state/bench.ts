@@ -6,6 +6,7 @@ import type { Piece } from '../../core/piece/schema';
 import { Trouble } from '../../core/trouble';
 import type { LiveStatus } from '../../engine/protocol';
 
+import type { LapState } from './lapFiller';
 import { say, unsay } from './notices';
 import { beginGesture, change, endGesture, redo, undo, type History } from './history';
 
@@ -37,6 +38,11 @@ export interface Bench {
   /** path of the animated value shown on the track and in the band */
   selected: readonly (string | number)[] | null;
   status: LiveStatus | null;
+  /** width of the picture on the page, device pixels */
+  pictureWidth: number;
+  /** passes of the frames of the lap that are to be there, finished; null when none are */
+  finishing: number | null;
+  lap: LapState | null;
   trouble: Trouble | null;
   saved: 'saved' | 'saving' | 'failed';
   /** whether this tab may save the piece, or another one has it */
@@ -59,6 +65,9 @@ export const useBench = create<Bench>(() => ({
   chosenPoint: null,
   selected: null,
   status: null,
+  pictureWidth: 0,
+  finishing: null,
+  lap: null,
   trouble: null,
   saved: 'saved',
   claim: 'mine',
@@ -99,6 +108,7 @@ export const bench = {
       chosenPoint: null,
       playing: true,
       acrossSeam: false,
+      finishing: null,
     });
   },
   close: (): void => useBench.setState({ history: null, status: null, trouble: null }),

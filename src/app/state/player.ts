@@ -22,6 +22,8 @@ class Player {
   private readonly lanes = new Map<Measurement, Lane>(MEASUREMENTS.map((of) => [of, new Lane(startEngine)]));
   private stopListening: (() => void) | null = null;
   private toldAt = 0;
+  /** finished frames of the piece that was set last */
+  private finished: Map<number, Blob> | null = null;
   /** frame last asked for while paused: the engine may not have drawn it yet when the next step comes */
   private wanted: number | null = null;
 
@@ -53,6 +55,7 @@ class Player {
     };
     const first = shown();
     if (first) quietly(engine.api.setPiece(first));
+    quietly(engine.api.setFinished(this.finished));
     this.stopListening = useBench.subscribe((state, before) => {
       if (state.playing && !before.playing) this.wanted = null;
       const same =
@@ -74,6 +77,17 @@ class Player {
       if (this.live === engine) this.live = null;
       for (const lane of this.lanes.values()) lane.close();
     };
+  }
+
+  /** Frames that are shown in place of drawing, until another piece is set. */
+  showFinished(frames: ReadonlyMap<number, Blob> | null): void {
+    this.finished = frames && new Map(frames);
+    quietly(this.live?.api.setFinished(this.finished));
+  }
+
+  addFinished(frame: number, blob: Blob): void {
+    this.finished?.set(frame, blob);
+    quietly(this.live?.api.addFinished(frame, blob));
   }
 
   setView(view: Parameters<EngineClient['api']['setView']>[0]): void {

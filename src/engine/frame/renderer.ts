@@ -14,6 +14,7 @@ import { HeldLayers, type ShownLayers } from './layers';
 import { lightTargets } from './levels';
 import type { FrameRequest } from './request';
 import { shotAt, type Shot } from './shot';
+import { ShownPicture } from './shownPicture';
 import { Sum } from './sum';
 import { LEVELS, Targets } from './targets';
 import { makeView, setFrame, setPass, type Pass } from './view';
@@ -41,6 +42,7 @@ export class Renderer {
   private readonly layers: HeldLayers;
   private readonly sum: Sum;
   private readonly effects: EffectComposer;
+  private readonly picture: ShownPicture;
   private targets: Targets | null = null;
   /** the linear light of the frame that was drawn last */
   private light: THREE.WebGLRenderTarget | null = null;
@@ -59,6 +61,7 @@ export class Renderer {
     this.layers = new HeldLayers({ gpu, view: this.view });
     this.sum = new Sum(gpu, this.view);
     this.effects = new EffectComposer(gpu);
+    this.picture = new ShownPicture(gpu);
   }
 
   get three(): THREE.WebGLRenderer {
@@ -78,6 +81,12 @@ export class Renderer {
   setPiece(piece: Piece): void {
     this.piece = piece;
     this.layers.keepOnly(piece);
+  }
+
+  /** Shows a finished picture instead of drawing one. */
+  show(picture: ImageBitmap): void {
+    this.context.setSize(picture.width, picture.height);
+    this.picture.draw(picture);
   }
 
   /** Draws the whole frame to the canvas. */
@@ -134,7 +143,7 @@ export class Renderer {
         drawn.show(moment, t);
         drawn.draw(at, targets.matter);
       }
-      this.sum.addMatter(targets);
+      this.sum.addMatter(targets, shot, pass.total);
     }
     const to = lightTargets(view, targets, few, used);
     for (const { drawn, moment, at } of shown.light) {
@@ -200,6 +209,7 @@ export class Renderer {
     this.sum.dispose();
     this.targets?.dispose();
     this.effects.dispose();
+    this.picture.dispose();
     this.context.dispose();
   }
 }

@@ -5,12 +5,13 @@ import type { LiveListener, LiveView } from '../protocol';
 import type { Renderer } from '../frame/renderer';
 import type { FrameRequest } from '../frame/request';
 import { advanced } from './clock';
+import { Reel } from './reel';
 import { LiveScale } from './scale';
+import { stagesAfter } from './stages';
 
-/** A still picture refines through these numbers of passes, up to the piece's own. */
-const STAGES = [1, 4, 16, 64, 256] as const;
-/** Rest after a change before refining starts, in milliseconds. */
-const SETTLE_MS = 180;
+/** Rest after a change before refining starts, and before that is done at full size; milliseconds. */
+const SETTLE_MS = 60;
+const SETTLE_FULL_MS = 180;
 /** Frames farther apart than this, in milliseconds, do not follow one another. */
 const MOST_PAUSE_MS = 5000;
 
@@ -20,6 +21,8 @@ const tick = (): Promise<void> =>
     channel.port1.onmessage = () => resolve();
     channel.port2.postMessage(null);
   });
+const openPicture = (blob: Blob): Promise<ImageBitmap> =>
+  createImageBitmap(blob, { colorSpaceConversion: 'none', premultiplyAlpha: 'none' });
 const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 /**
@@ -34,10 +37,16 @@ export class LivePicture {
   private drawn = -1;
   private running = false;
   private readonly size = new LiveScale();
+  /** the picture of one pass that was drawn last */
+  private last = { scale: 1, ms: 0 };
   private changedAt = 0;
   private lastTick = 0;
   private fps = 0;
   private shownAt = 0;
+  /** finished frames, shown in place of drawing */
+  private reel: Reel<ImageBitmap> | null = null;
+  /** whether what is shown is as good as it gets */
+  private complete = false;
   /** ends the rest before refining at once, because something changed */
   private wake: (() => void) | null = null;
 
@@ -48,6 +57,9 @@ export class LivePicture {
 
   setPiece(piece: Piece): void {
     this.piece = piece;
+    // of another piece, until it is said which are still right
+    this.reel?.close();
+    this.reel = null;
     this.touched();
   }
 
@@ -55,6 +67,16 @@ export class LivePicture {
     if (view.playing && !this.view?.playing) this.lastTick = performance.now();
     this.view = view;
     this.touched();
+  }
+
+  setFinished(frames: ReadonlyMap<number, Blob> | null): void {
+    this.reel?.close();
+    this.reel = frames && this.piece ? new Reel(this.piece.lap.frames, openPicture, new Map(frames)) : null;
+    this.touched();
+  }
+
+  addFinished(frame: number, blob: Blob): void {
+    this.reel?.add(frame, blob);
   }
 
   seek(phase: number): void {
@@ -80,13 +102,14 @@ export class LivePicture {
       while (this.piece && this.view && !this.renderer.lost) {
         if (this.view.playing) {
           this.advance();
-          this.drawNow();
+          if (!(await this.showFinished())) this.drawNow();
           await this.pace();
         } else if (this.drawn !== this.change) {
           this.drawn = this.change;
-          this.drawNow();
+          this.complete = await this.showFinished();
+          if (!this.complete) this.drawNow();
           await tick();
-        } else if (await this.refine()) break;
+        } else if (this.complete || (await this.refine())) break;
       }
     } catch (error) {
       // what fails while its context is being taken away is told as that
@@ -111,6 +134,22 @@ export class LivePicture {
     const spent = performance.now() - this.lastTick;
     if (spent < frameMs) await wait(frameMs - spent);
     else await tick();
+  }
+
+  /** Shows the finished frame, where there is one. */
+  private async showFinished(): Promise<boolean> {
+    const { reel } = this;
+    const request = this.request(1, 1);
+    if (!request || !this.piece || !reel?.has(request.frameIndex) || this.view?.alone) return false;
+    const before = performance.now();
+    const picture = await reel.at(request.frameIndex);
+    if (!picture || reel !== this.reel || this.renderer.lost) return false;
+    this.renderer.show(picture);
+    this.renderer.finishGpu();
+    this.count(1000 / rateHz(this.piece.lap.rate));
+    const { samples } = this.piece;
+    this.tell(request, performance.now() - before, samples, samples, 1, true);
+    return true;
   }
 
   private request(passes: number, scale: number): FrameRequest | null {
@@ -147,6 +186,7 @@ export class LivePicture {
     this.renderer.finishGpu();
     const ms = performance.now() - before;
     const frameMs = 1000 / rateHz(piece.lap.rate);
+    this.last = { scale, ms };
     this.size.took(ms, frameMs);
     this.count(frameMs);
     this.tell(request, ms, 1, piece.samples, scale);
@@ -166,14 +206,12 @@ export class LivePicture {
   /** Draws one finer stage after another; true when there is nothing left to do until the next change. */
   private async refine(): Promise<boolean> {
     const { change } = this;
-    const rest = SETTLE_MS - (performance.now() - this.changedAt);
-    if (rest > 0) await Promise.race([wait(rest), new Promise<void>((resolve) => (this.wake = resolve))]);
-    this.wake = null;
     const piece = this.shown();
-    for (const stage of STAGES) {
-      if (!piece || this.change !== change) return false;
-      const passes = Math.min(stage, piece.samples);
-      const request = this.request(passes, 1);
+    if (!piece) return true;
+    for (const { passes, scale } of stagesAfter(piece.samples, this.last)) {
+      await this.settle(scale < 1 ? SETTLE_MS : SETTLE_FULL_MS);
+      if (this.change !== change) return false;
+      const request = this.request(passes, scale);
       if (!request) return true;
       const before = performance.now();
       this.renderer.setPiece(piece);
@@ -183,15 +221,28 @@ export class LivePicture {
         if (this.change !== change) return false;
       }
       this.renderer.finishGpu();
-      this.tell(request, performance.now() - before, passes, piece.samples, 1);
+      this.tell(request, performance.now() - before, passes, piece.samples, scale);
       await tick();
-      if (passes === piece.samples) return this.change === change;
     }
-    return true;
+    return this.change === change;
   }
 
-  private tell(request: FrameRequest, ms: number, passes: number, wanted: number, scale: number): void {
+  /** Rests until so long after the last change, or until the next. */
+  private async settle(ms: number): Promise<void> {
+    const rest = ms - (performance.now() - this.changedAt);
+    if (rest > 0) await Promise.race([wait(rest), new Promise<void>((resolve) => (this.wake = resolve))]);
+    this.wake = null;
+  }
+
+  private tell(
+    request: FrameRequest,
+    ms: number,
+    passes: number,
+    wanted: number,
+    scale: number,
+    finished = false,
+  ): void {
     const { phase, frameIndex } = request;
-    this.listener.status({ phase, frameIndex, fps: this.fps, ms, passes, wanted, scale });
+    this.listener.status({ phase, frameIndex, fps: this.fps, ms, passes, wanted, scale, finished });
   }
 }

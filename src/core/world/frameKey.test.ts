@@ -1,0 +1,132 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { animatedIn } from '../forms/walk';
+import { definitionOf } from '../layers/kinds';
+import { getAt, setAt, type PiecePath } from '../piece/paths';
+import { partsOfPiece, type Piece } from '../piece/schema';
+import { evaluateAnimated, type Animated, type Key } from '../time/animated';
+import { layerBatch } from './batch';
+import { cameraPose } from './camera';
+import { exposedPiece, exposureOf, openLaps } from './exposed';
+import { frameKeys } from './frameKey';
+import { parsePiece } from './open';
+
+const demo = (name: string): Piece => {
+  const parsed = parsePiece(JSON.parse(readFileSync(`demo/${name}.isomorph.json`, 'utf8')));
+  if (!parsed.ok) throw new Error(`${name} does not read`);
+  return parsed.piece;
+};
+const keysOf = (piece: Piece): string[] => {
+  const key = frameKeys(piece);
+  return Array.from({ length: piece.lap.frames }, (_, frame) => key(frame));
+};
+const changedFrames = (before: Piece, after: Piece): number[] => {
+  const [a, b] = [keysOf(before), keysOf(after)];
+  return a.flatMap((key, frame) => (key === b[frame] ? [] : [frame]));
+};
+const keyed = (values: readonly number[], ease: Key['ease'] = 'linear'): Animated => ({
+  law: 'keyed',
+  keys: values.map((value, i) => ({ id: `k${i}`, at: i / values.length, value, ease })),
+});
+
+const bloom = demo('plankton-bloom');
+const { frames } = bloom.lap;
+const edit = (path: PiecePath, value: unknown, piece = bloom): Piece => setAt(piece, path, value);
+
+describe('the keys of frames', () => {
+  it('are one for each frame, and the same for the same piece', () => {
+    const keys = keysOf(bloom);
+    expect(new Set(keys).size).toBe(frames);
+    expect(keysOf(structuredClone(bloom))).toEqual(keys);
+  });
+
+  it('stay where nothing is seen of a change', () => {
+    const hidden = edit(['layers', 1, 'hidden'], true);
+    expect(changedFrames(bloom, { ...bloom, id: 'other', name: 'Other', samples: 64 })).toEqual([]);
+    expect(changedFrames(bloom, edit(['layers', 0, 'name'], 'Other'))).toEqual([]);
+    expect(changedFrames(hidden, edit(['layers', 1, 'tint'], '#ff0000', hidden))).toEqual([]);
+    expect(changedFrames(bloom, hidden)).toHaveLength(frames);
+  });
+
+  it('are others all over the lap where a change is', () => {
+    expect(changedFrames(bloom, edit(['look', 'background'], '#102030'))).toHaveLength(frames);
+    expect(changedFrames(bloom, edit(['tile'], bloom.tile * 1.01))).toHaveLength(frames);
+  });
+
+  it('are others only between the neighbours of a key that is changed', () => {
+    const path = ['layers', 0, 'light'];
+    const before = edit(path, keyed([1, 1, 1, 1, 1, 1, 1, 1]));
+    const after = edit([...path, 'keys', 3, 'value'], 2, before);
+    const changed = changedFrames(before, after);
+    // from just after the key before to just before the key after, and what an open shutter adds
+    const [from, to] = [(2 / 8) * frames, (4 / 8) * frames];
+    expect(changed.length).toBeGreaterThan(to - from - 2);
+    expect(changed[0]).toBeGreaterThanOrEqual(Math.floor(from));
+    expect(changed.at(-1)).toBeLessThanOrEqual(Math.ceil(to));
+    // and where it is taken back they are what they were
+    expect(changedFrames(before, edit([...path, 'keys', 3, 'value'], 1, after))).toEqual([]);
+  });
+
+  it('see what is shown later, and what is summed up over the lap', () => {
+    const light = ['layers', 0, 'light'];
+    const moved = (piece: Piece): number => {
+      const before = edit(light, keyed([1, 1, 1, 1, 1, 1, 1, 1]), piece);
+      return changedFrames(before, edit([...light, 'keys', 3, 'value'], 2, before)).length;
+    };
+    const trailing = edit(['layers', 0, 'treatments'], [{ kind: 'trails', id: 't' }]);
+    const parsed = parsePiece({
+      ...JSON.parse(readFileSync('demo/plankton-bloom.isomorph.json', 'utf8')),
+      piece: trailing,
+    });
+    if (!parsed.ok) throw new Error('the piece does not read');
+    expect(moved(bloom)).toBeLessThan(frames / 2);
+    expect(moved(parsed.piece)).toBe(frames);
+    const slow = edit(['flight', 'speed'], keyed([1, 1, 1, 1]));
+    expect(changedFrames(slow, edit(['flight', 'speed', 'keys', 1, 'value'], 2, slow))).toHaveLength(frames);
+  });
+});
+
+/** What a frame's picture is made of, at moments that its key does not look at. */
+function stateOf(piece: Piece, frame: number): unknown {
+  const phase = frame / piece.lap.frames;
+  const open = openLaps(piece, phase);
+  const seen = exposedPiece(piece, exposureOf(piece, phase));
+  return [-0.4, 0.1, 0.35].map((share) => {
+    const at = phase + share * open;
+    const look = partsOfPiece(seen)
+      .filter(({ path }) => path[0] === 'look' || path.length === 1)
+      .flatMap((part) => animatedIn(part))
+      .filter(({ field }) => !field.control?.summed)
+      .map(({ value }) => evaluateAnimated(value, at));
+    const layers = seen.layers
+      .filter(({ hidden }) => !hidden)
+      .map((layer) => [definitionOf(layer.kind).light(layer, at), layerBatch(seen, layer.id, at, 0.004)]);
+    return JSON.stringify([cameraPose(seen, at), look, layers], (_, value: unknown) =>
+      value instanceof Float64Array ? [...value.subarray(0, 12)] : value,
+    );
+  });
+}
+
+describe.each(['plankton-bloom', 'star-wake', 'slipway-spiral', 'lantern-buoy'])('of %s', (name) => {
+  it('differ wherever what is drawn does, whatever is keyed', () => {
+    const piece = demo(name);
+    const places = partsOfPiece(piece).flatMap((part) =>
+      animatedIn(part).map(({ path, value }) => ({ path, at: evaluateAnimated(value, 0.3) })),
+    );
+    expect(places.length).toBeGreaterThan(10);
+    let kept = 0;
+    for (const { path, at } of places) {
+      const before = setAt(piece, path, keyed([at, at * 1.01, at, at, at, at]));
+      const after = setAt(before, [...path, 'keys', 2, 'value'], at === 0 ? 0.1 : at * 1.07);
+      if (getAt(after, path) === undefined) continue;
+      const [a, b] = [frameKeys(before), frameKeys(after)];
+      for (const share of [0.05, 0.2, 0.34, 0.55, 0.9]) {
+        const frame = Math.round(share * piece.lap.frames);
+        if (a(frame) !== b(frame)) continue;
+        kept++;
+        expect([path, stateOf(after, frame)]).toEqual([path, stateOf(before, frame)]);
+      }
+    }
+    expect(kept).toBeGreaterThan(places.length);
+  });
+});

@@ -1,0 +1,78 @@
+import { animatedIn } from '../forms/walk';
+import { actingEffects } from '../look/effects/kinds';
+import { textKey } from '../piece/key';
+import { setAt, type PiecePath } from '../piece/paths';
+import { partsOfPiece, type Layer, type Piece } from '../piece/schema';
+import { framePhase } from '../time/lap';
+import { evaluateAnimated, type Keyed } from '../time/animated';
+import { treatmentOf } from '../treatments/kinds';
+import { cameraPose } from './camera';
+import { exposedPiece, exposureOf, openLaps } from './exposed';
+
+/** Moments of the open shutter, from its opening to its closing, at which what keys do is looked at. */
+const MOMENTS = [-0.5, -0.25, 0, 0.25, 0.5] as const;
+
+/** Keys that a frame sees only while its own shutter is open. */
+interface Local {
+  path: PiecePath;
+  value: Keyed;
+}
+
+/** Whether a layer shows only the moments of the frame itself. */
+const ofItsMoment = ({ treatments }: Layer): boolean =>
+  treatments.every(({ kind, off }) => off || !(treatmentOf(kind).echoes ?? treatmentOf(kind).moment));
+
+/** The piece without what is not seen, and is not what anything seen depends on. */
+function seenOf(piece: Piece): Piece {
+  const named = (layer: Layer): boolean => {
+    const others = piece.layers.filter((other) => other !== layer);
+    return JSON.stringify([others, piece.flight, piece.look]).includes(JSON.stringify(layer.id));
+  };
+  const layers = piece.layers
+    .filter((layer) => !layer.hidden || named(layer))
+    .map((layer) => ({ ...layer, name: '', treatments: layer.treatments.filter(({ off }) => !off) }));
+  const look = { ...piece.look, effects: actingEffects(piece.look.effects) };
+  return { ...piece, id: '', name: '', deliveries: [], samples: 1, layers, look };
+}
+
+/** The keys that act on a frame only at its own moments: not what is summed up over the lap, nor what is shown later. */
+function localKeys(piece: Piece): Local[] {
+  const { flight } = piece;
+  return partsOfPiece(piece).flatMap((part) => {
+    const [room, index] = part.path;
+    if (room === 'layers') {
+      const layer = piece.layers[Number(index)];
+      // what the camera follows may be looked at at any moment
+      if (!ofItsMoment(layer) || JSON.stringify(flight).includes(JSON.stringify(layer.id))) return [];
+    }
+    return animatedIn(part).flatMap(({ value, path, field }) =>
+      typeof value === 'object' && value.law === 'keyed' && !field.control?.summed ? [{ path, value }] : [],
+    );
+  });
+}
+
+/**
+ * For every frame of a piece a key of all that its picture depends on, whatever its size and passes: another key is another
+ * picture, as far as anyone can tell; the same key is the same picture. Keys of values change only the frames between
+ * which they act.
+ */
+export function frameKeys(piece: Piece): (frame: number) => string {
+  const seen = seenOf(piece);
+  const local = localKeys(seen);
+  const rest = textKey(JSON.stringify(local.reduce<Piece>((so, { path }) => setAt(so, path, 0), seen)));
+  const known = new Map<number, string>();
+  const keyOf = (frame: number): string => {
+    const phase = framePhase(frame, piece.lap.frames);
+    const open = openLaps(seen, phase);
+    const exposed = exposedPiece(seen, exposureOf(seen, phase));
+    const moments = MOMENTS.map((share) => phase + share * open);
+    const values = local.map(({ value }) => moments.map((at) => evaluateAnimated(value, at)));
+    const poses = moments.map((at) => cameraPose(exposed, at));
+    return textKey(JSON.stringify([rest, frame, values, poses]));
+  };
+  return (frame) => {
+    const key = known.get(frame) ?? keyOf(frame);
+    known.set(frame, key);
+    return key;
+  };
+}
