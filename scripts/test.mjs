@@ -7,7 +7,7 @@ import { parseArgs } from 'node:util';
 import { ensureBuilt, ensurePackages, root, run } from './run.mjs';
 
 const { values } = parseArgs({ options: { only: { type: 'string' } } });
-const wanted = values.only?.split(',') ?? ['lint', 'types', 'unit', 'browser'];
+const wanted = values.only?.split(',') ?? ['lint', 'types', 'unit', 'browser', 'bench'];
 /** @param {string} command */
 const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
 
@@ -32,7 +32,7 @@ async function ensureSystemPackages() {
 }
 
 await ensurePackages();
-if (wanted.includes('browser')) await ensureSystemPackages();
+if (wanted.includes('browser') || wanted.includes('bench')) await ensureSystemPackages();
 const reports = join(root, 'test-results');
 rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports, { recursive: true });
@@ -66,6 +66,7 @@ await stage('unit', [
 ]);
 if (wanted.includes('browser')) await ensureBuilt();
 await stage('browser', ['npx', 'playwright', 'test']);
+await stage('bench', ['node', 'tests/bench/run.mjs', '--light']);
 
 const unit = readReport('unit.json');
 if (unit) {

@@ -1,5 +1,8 @@
 // Peers for the drawing bench: bare three.js points of the same number and size, in the same kind of target. Runs in the page.
+import { BloomEffect, DepthOfFieldEffect, EffectComposer, EffectPass, type Effect, RenderPass } from 'postprocessing';
 import * as THREE from 'three';
+import { RF } from '../../src/core/kernel/scratch';
+import { curl } from '../../src/core/noise/flow.gen';
 
 const mulberry = (seed: number) => (): number => {
   let t = (seed += 0x6d2b79f5);
@@ -8,8 +11,17 @@ const mulberry = (seed: number) => (): number => {
   return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
 };
 
-/** Milliseconds a frame: points that stand still, or that are moved by rewriting their buffer on the CPU. */
-export function pointsPace(count: number, width: number, height: number, frames: number, rewrite: boolean): number {
+/**
+ * Milliseconds a frame: points that stand still, or that are moved by rewriting their buffer on the CPU: by one sine an axis,
+ * the least that any drift costs, or by the curl noise that ours are moved by.
+ */
+export function pointsPace(
+  count: number,
+  width: number,
+  height: number,
+  frames: number,
+  how: 'still' | 'rewritten' | 'moved',
+): number {
   const canvas = new OffscreenCanvas(width, height);
   const renderer = new THREE.WebGLRenderer({ canvas: canvas as unknown as HTMLCanvasElement, antialias: false });
   renderer.setSize(width, height, false);
@@ -34,12 +46,15 @@ export function pointsPace(count: number, width: number, height: number, frames:
   const target = new THREE.WebGLRenderTarget(width, height, { type: THREE.FloatType, depthBuffer: false });
   const gl = renderer.getContext();
   const draw = (frame: number): void => {
-    if (rewrite) {
-      const out = position.array as Float32Array;
-      // what any drift costs at the least: one sine an axis
+    const out = position.array as Float32Array;
+    if (how === 'rewritten')
       for (let i = 0; i < out.length; i++) out[i] = rest[i] + 0.2 * Math.sin(rest[(i + 1) % out.length] + frame * 0.1);
-      position.needsUpdate = true;
-    }
+    if (how === 'moved')
+      for (let i = 0; i < out.length; i += 3) {
+        curl(rest[i] / 2, rest[i + 1] / 2, rest[i + 2] / 2, 512, 512, 4, 11, frame / 100, 2);
+        for (let k = 0; k < 3; k++) out[i + k] = rest[i + k] + 0.3 * RF[k];
+      }
+    position.needsUpdate = how !== 'still';
     renderer.setRenderTarget(target);
     renderer.render(scene, camera);
     gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.FLOAT, new Float32Array(4));
@@ -90,4 +105,45 @@ export function boxesPace(width: number, height: number, frames: number): number
   const pace = (performance.now() - started) / frames;
   renderer.dispose();
   return pace;
+}
+
+/** Milliseconds that an effect of the peer adds to a frame of 60 boxes in the depth, in float targets. */
+export function effectCost(kind: 'bloom' | 'focus', width: number, height: number, frames: number): number {
+  const pace = (make: ((camera: THREE.Camera) => Effect) | null): number => {
+    const canvas = new OffscreenCanvas(width, height);
+    const renderer = new THREE.WebGLRenderer({ canvas: canvas as unknown as HTMLCanvasElement, antialias: false });
+    renderer.setSize(width, height, false);
+    const scene = new THREE.Scene();
+    const random = mulberry(3);
+    for (let i = 0; i < 60; i++) {
+      const box = new THREE.Mesh(
+        new THREE.BoxGeometry(0.7, 0.7, 0.7),
+        new THREE.MeshBasicMaterial({ color: 0xffeecc }),
+      );
+      box.position.set((random() - 0.5) * 8, (random() - 0.5) * 5, -2 - random() * 18);
+      scene.add(box);
+    }
+    const camera = new THREE.PerspectiveCamera(40, width / height, 0.1, 100);
+    const composer = new EffectComposer(renderer, { frameBufferType: THREE.FloatType });
+    composer.setSize(width, height, false);
+    composer.addPass(new RenderPass(scene, camera));
+    composer.addPass(make ? new EffectPass(camera, make(camera)) : new EffectPass(camera));
+    const gl = renderer.getContext();
+    const draw = (): void => {
+      composer.render(0.04);
+      gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.UNSIGNED_BYTE, new Uint8Array(4));
+    };
+    draw();
+    const started = performance.now();
+    for (let n = 0; n < frames; n++) draw();
+    const ms = (performance.now() - started) / frames;
+    composer.dispose();
+    renderer.dispose();
+    return ms;
+  };
+  const effects: Record<typeof kind, (camera: THREE.Camera) => Effect> = {
+    bloom: () => new BloomEffect({ mipmapBlur: true, luminanceThreshold: 0.6, intensity: 1 }),
+    focus: (camera) => new DepthOfFieldEffect(camera, { worldFocusDistance: 6, worldFocusRange: 4, bokehScale: 3 }),
+  };
+  return pace(effects[kind]) - pace(null);
 }

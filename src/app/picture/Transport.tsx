@@ -76,22 +76,31 @@ export function Transport() {
           }
         />
       </span>
-      <span className={styles.number} role="status" aria-label="Quality of the picture">
+      <span className={styles.number} title={hint(status, playing)} role="status" aria-label="Quality of the picture">
         {status ? quality(status, playing, finished) : 'starting'}
       </span>
     </div>
   );
 }
 
+/** What is dropped while playing, and how to get it back. */
+function hint(status: LiveStatus | null, playing: boolean): string | undefined {
+  if (!playing || !status || status.finished) return undefined;
+  const size =
+    status.scale < 1
+      ? 'The picture is drawn smaller to keep up. A smaller window or working counts make that unnecessary. '
+      : '';
+  return `${size}While playing, what elements do by themselves is not blurred. Pause to see the frame whole; “Finish at” plays the whole lap so.`;
+}
+
 const LIVE = 'live';
 
 /** Passes that the frames of a finished lap may have: a few to judge it by, or all. */
-const finishes = (samples: number): Record<string, string> =>
-  Object.fromEntries<string>([
-    [LIVE, 'Live'],
-    ...[4, 16].filter((passes) => passes < samples).map((passes) => [String(passes), `Finish at ${passes}`]),
-    [String(samples), `Finish at ${samples}`],
-  ]);
+function finishes(samples: number): Record<string, string> {
+  const few = [4, 16].filter((passes) => passes < samples);
+  const choices = [...few, samples].map((passes): [string, string] => [String(passes), `Finish at ${passes}`]);
+  return { [LIVE]: 'Live', ...Object.fromEntries(choices) };
+}
 
 /** What is done about a lap that is not all there. */
 const FILLING: Record<LapState['does'], string> = {

@@ -1,7 +1,7 @@
 import * as THREE from 'three';
 import type { DrawingOf } from '../../../core/layers/drawing';
 import type { Mesh } from '../../../core/solids/mesh';
-import { detailsOf, type Detail } from '../../../core/solids/simplify';
+import { detailsOf, type Detail } from '../../../core/solids/details/details';
 import type { Pipeline, Step } from '../../../core/world/pipeline';
 import viewSource from '../../frame/view.glsl?raw';
 import noiseSource from '../../lens/noise.glsl?raw';

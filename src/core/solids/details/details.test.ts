@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { grow } from '../plants/grow';
-import { SPECIES } from '../plants/species';
-import { LIST } from './list';
-import type { Mesh } from './mesh';
-import { broken } from './pieces';
-import { deviation, detailsOf } from './simplify';
+import { grow } from '../../plants/grow';
+import { SPECIES } from '../../plants/species';
+import { LIST } from '../list';
+import type { Mesh } from '../mesh';
+import { broken } from '../pieces';
+import { detailsOf } from './details';
+import { deviation } from './deviation';
 
 /** A star of four points. */
 const STAR = Array.from({ length: 8 }, (_, i): [number, number] => {

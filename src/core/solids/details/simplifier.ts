@@ -1,70 +1,13 @@
-import type { Mesh } from './mesh';
-
-/** A coarser choice of a mesh's own triangles' corners. */
-export interface Detail {
-  /** three vertices of the mesh a triangle */
-  index: Uint32Array;
-  /** how far the mesh is from it at most, in units of the element's size */
-  error: number;
-  /** its longest edge, likewise */
-  longest: number;
-}
+import type { Mesh } from '../mesh';
+import { SHADING } from './deviation';
+import { Queue } from './queue';
 
 /** Of the squared distance to planes: ten numbers of a symmetric 4 × 4 matrix, and the weight of the planes. */
 const QUADRIC = 11;
 /** A boundary is held by planes across it of so many times its triangles' weight. */
 const BOUNDARY_WEIGHT = 10;
-/** A turn of the normal across some width, in radians, is as bad as a surface that is off by this share of it times the width. */
-const SHADING = 1 / 3;
 /** No triangle turns farther than this, as a cosine. */
 const LEAST_TURN = 0.25;
-
-/** Numbers in order of their keys, the least first; keys may be out of date. */
-class Queue {
-  private readonly keys: number[] = [];
-  private readonly items: number[] = [];
-
-  push(key: number, item: number): void {
-    let i = this.keys.length;
-    this.keys.push(key);
-    this.items.push(item);
-    while (i > 0) {
-      const up = (i - 1) >> 1;
-      if (this.keys[up] <= key) break;
-      this.move(up, i);
-      i = up;
-    }
-    this.keys[i] = key;
-    this.items[i] = item;
-  }
-
-  pop(): { key: number; item: number } | null {
-    if (this.keys.length === 0) return null;
-    const [key, item] = [this.keys[0], this.items[0]];
-    const lastKey = this.keys.pop() ?? 0;
-    const lastItem = this.items.pop() ?? 0;
-    const count = this.keys.length;
-    if (count > 0) {
-      let i = 0;
-      for (;;) {
-        let down = 2 * i + 1;
-        if (down >= count) break;
-        if (down + 1 < count && this.keys[down + 1] < this.keys[down]) down++;
-        if (this.keys[down] >= lastKey) break;
-        this.move(down, i);
-        i = down;
-      }
-      this.keys[i] = lastKey;
-      this.items[i] = lastItem;
-    }
-    return { key, item };
-  }
-
-  private move(from: number, to: number): void {
-    this.keys[to] = this.keys[from];
-    this.items[to] = this.items[from];
-  }
-}
 
 /**
  * Takes vertices away from a mesh, those first that change it least, by moving them along an edge into a neighbour: quadric
@@ -72,7 +15,7 @@ class Queue {
  * their own normals and pieces. Creases stay: a vertex that stands for several normals goes only where each of them
  * goes on.
  */
-class Simplifier {
+export class Simplifier {
   private readonly index: Uint32Array;
   /** the place of every vertex: creases have several vertices at one place */
   private readonly place: Int32Array;
@@ -306,128 +249,4 @@ function turned(normal: Float32Array, a: number, b: number): number {
   let sum = 0;
   for (let k = 0; k < 3; k++) sum += (normal[a * 3 + k] - normal[b * 3 + k]) ** 2;
   return Math.sqrt(sum);
-}
-
-/** The place of a triangle nearest to a point, as shares of its second and third corner, and its squared distance. */
-interface Nearest {
-  distance: number;
-  s: number;
-  t: number;
-}
-
-/** The nearest place of a triangle (Ericson, Real-Time Collision Detection, 2005, 5.1.5). */
-function toTriangle(p: Float32Array, a: Float32Array, b: Float32Array, c: Float32Array): Nearest {
-  const sub = (u: Float32Array, v: Float32Array): number[] => [u[0] - v[0], u[1] - v[1], u[2] - v[2]];
-  const dot = (u: readonly number[], v: readonly number[]): number => u[0] * v[0] + u[1] * v[1] + u[2] * v[2];
-  const [ab, ac, ap] = [sub(b, a), sub(c, a), sub(p, a)];
-  const place = (s: number, t: number): Nearest => {
-    let distance = 0;
-    for (let k = 0; k < 3; k++) distance += (ap[k] - ab[k] * s - ac[k] * t) ** 2;
-    return { distance, s, t };
-  };
-  const [d1, d2] = [dot(ab, ap), dot(ac, ap)];
-  if (d1 <= 0 && d2 <= 0) return place(0, 0);
-  const bp = sub(p, b);
-  const [d3, d4] = [dot(ab, bp), dot(ac, bp)];
-  if (d3 >= 0 && d4 <= d3) return place(1, 0);
-  const vc = d1 * d4 - d3 * d2;
-  if (vc <= 0 && d1 >= 0 && d3 <= 0) return place(d1 / (d1 - d3), 0);
-  const cp = sub(p, c);
-  const [d5, d6] = [dot(ab, cp), dot(ac, cp)];
-  if (d6 >= 0 && d5 <= d6) return place(0, 1);
-  const vb = d5 * d2 - d1 * d6;
-  if (vb <= 0 && d2 >= 0 && d6 <= 0) return place(0, d2 / (d2 - d6));
-  const va = d3 * d6 - d5 * d4;
-  if (va <= 0 && d4 - d3 >= 0 && d5 - d6 >= 0) {
-    const w = (d4 - d3) / (d4 - d3 + (d5 - d6));
-    return place(1 - w, w);
-  }
-  const over = 1 / (va + vb + vc);
-  return place(vb * over, vc * over);
-}
-
-/** Vertices and triangles that are compared at most, so that a fine mesh is measured in a moment. */
-const MOST_MEASURED = 60_000;
-
-/**
- * How far a mesh is from some of its own triangles at most, in units of its size: by the distance of its vertices, and by
- * what their normals are off from those there, over the width of the triangle that shows it.
- */
-export function deviation({ position, normal }: Mesh, index: Uint32Array): number {
-  const count = position.length / 3;
-  const step = Math.max(1, Math.ceil((count * index.length) / 3 / MOST_MEASURED));
-  const at = (of: Float32Array, v: number): Float32Array => of.subarray(v * 3, v * 3 + 3);
-  let most = 0;
-  for (let v = 0; v < count; v += step) {
-    const here = at(position, v);
-    let least = Infinity;
-    // a vertex of a crease looks only at what is on its own side of it
-    let off = Infinity;
-    for (let t = 0; t < index.length; t += 3) {
-      const [a, b, c] = [index[t], index[t + 1], index[t + 2]];
-      const near = toTriangle(here, at(position, a), at(position, b), at(position, c));
-      if (near.distance > least + 1e-9) continue;
-      const there = [0, 1, 2].map(
-        (k) => normal[a * 3 + k] * (1 - near.s - near.t) + normal[b * 3 + k] * near.s + normal[c * 3 + k] * near.t,
-      );
-      const length = Math.hypot(...there) || 1;
-      const turn = Math.hypot(...[0, 1, 2].map((k) => there[k] / length - normal[v * 3 + k]));
-      const wide = narrowness(position, a, b, c);
-      off = near.distance < least - 1e-9 ? turn * wide * SHADING : Math.min(off, turn * wide * SHADING);
-      least = Math.min(least, near.distance);
-    }
-    most = Math.max(most, Math.sqrt(least), off);
-  }
-  return most;
-}
-
-const distance = (position: Float32Array, a: number, b: number): number =>
-  Math.hypot(...[0, 1, 2].map((k) => position[a * 3 + k] - position[b * 3 + k]));
-
-/** The least height of a triangle. */
-function narrowness(position: Float32Array, a: number, b: number, c: number): number {
-  const sides = [distance(position, a, b), distance(position, b, c), distance(position, c, a)];
-  const half = (sides[0] + sides[1] + sides[2]) / 2;
-  const area = Math.sqrt(Math.max(0, half * (half - sides[0]) * (half - sides[1]) * (half - sides[2])));
-  return (2 * area) / Math.max(...sides, 1e-12);
-}
-
-function longestEdge({ position }: Mesh, index: Uint32Array): number {
-  let most = 0;
-  for (let t = 0; t < index.length; t += 3)
-    for (let k = 0; k < 3; k++) most = Math.max(most, distance(position, index[t + k], index[t + ((k + 1) % 3)]));
-  return most;
-}
-
-/** Triangles under which nothing more is taken away, and the most vertices of a mesh that is simplified at all. */
-const FEW = 12;
-const MOST_VERTICES = 30_000;
-/** Each detail has this share of the triangles of the one before; one that keeps more than that is not worth having. */
-const SHARE = 0.4;
-const WORTH = 0.7;
-/** The most details of a mesh, itself included. */
-export const MOST_DETAILS = 5;
-
-const known = new WeakMap<Mesh, readonly Detail[]>();
-
-/** A mesh at up to five details, the first all of it, each coarser than the one before. Worked out once a mesh. */
-export function detailsOf(mesh: Mesh): readonly Detail[] {
-  const made = known.get(mesh);
-  if (made) return made;
-  const details: Detail[] = [{ index: mesh.index, error: 0, longest: longestEdge(mesh, mesh.index) }];
-  if (mesh.position.length / 3 <= MOST_VERTICES && mesh.index.length / 3 > FEW) {
-    const simplifier = new Simplifier(mesh);
-    while (details.length < MOST_DETAILS) {
-      const before = details[details.length - 1];
-      const index = simplifier.downTo(Math.max(FEW, Math.floor((before.index.length / 3) * SHARE)));
-      if (index.length > before.index.length * WORTH || index.length === 0) break;
-      details.push({
-        index,
-        error: Math.max(before.error, deviation(mesh, index)),
-        longest: longestEdge(mesh, index),
-      });
-    }
-  }
-  known.set(mesh, details);
-  return details;
 }

@@ -1,0 +1,213 @@
+// Rows of what is drawn on the lab page, beside peers in the same run.
+import { readFileSync } from 'node:fs';
+
+const COUNT = 200_000;
+const [width, height] = [960, 540];
+
+const drifting = {
+  format: 'isomorph',
+  version: 2,
+  piece: {
+    id: 'bench',
+    name: 'Bench',
+    lap: { frames: 100, rate: { num: 25, den: 1 } },
+    tile: 8,
+    layers: [
+      {
+        id: 'dots',
+        name: 'Dots',
+        kind: 'field',
+        seed: 3,
+        shape: 'ball',
+        width: 9,
+        height: 5,
+        depth: 8,
+        ahead: 6,
+        count: COUNT,
+        size: 0.0015,
+        variation: 0,
+        glint: 0,
+        softness: 1,
+        light: 1,
+        treatments: [{ kind: 'drift', id: 'drift', seed: 3, amount: 0.3, scale: 2, cycles: 2 }],
+        gradient: [{ at: 0, colour: '#8899aa' }],
+      },
+    ],
+    flight: { route: { kind: 'run', tilesPerLap: 0 }, focalMm: 40, fNumber: 64, shutterDeg: 0 },
+    look: { glow: [], reach: 7.5, fogDistance: 1000, nearFade: 0.1 },
+  },
+};
+
+const boxes = (amount) => ({
+  format: 'isomorph',
+  version: 2,
+  piece: {
+    id: 'boxes',
+    name: 'Boxes',
+    lap: { frames: 100, rate: { num: 25, den: 1 } },
+    tile: 60,
+    layers: [
+      {
+        id: 'boxes',
+        name: 'Boxes',
+        kind: 'copies',
+        once: true,
+        countX: 40,
+        countY: 25,
+        countZ: 20,
+        stepX: 0.3,
+        stepY: 0.3,
+        stepZ: 0.3,
+        size: 0.18,
+        bevel: 0.1,
+        detail: 1,
+        ahead: 14,
+        treatments: [
+          { kind: 'disorder', id: 'a', amount },
+          { kind: 'turn', id: 'b', what: 'each', axis: 'up' },
+          { kind: 'wave', id: 'c', amount: 0.3 },
+        ],
+      },
+    ],
+    flight: { route: { kind: 'run', tilesPerLap: 0 }, focalMm: 40, fNumber: 64, shutterDeg: 0 },
+    look: { glow: [], reach: 40, fogDistance: 1000 },
+  },
+});
+
+/** A few bodies in the depth, for what is done to a picture: glow or none, lens and shutter. */
+const picture = (effects, flight = {}) => ({
+  format: 'isomorph',
+  version: 6,
+  piece: {
+    id: 'picture',
+    name: 'Picture',
+    lap: { frames: 100, rate: { num: 25, den: 1 } },
+    tile: 20,
+    layers: [{ id: 'a', name: 'A', kind: 'copies', arrangement: 'scatter', count: 60, boxX: 8, boxY: 5, size: 0.7 }],
+    flight: { route: { kind: 'run', tilesPerLap: 0 }, focalMm: 40, fNumber: 0.5, focusM: 6, shutterDeg: 0, ...flight },
+    look: { effects: [...effects, { kind: 'tone', id: 'tone' }], fogDistance: 1000 },
+  },
+});
+
+const ms = (value) => `${value.toFixed(value < 10 ? 1 : 0)} ms`;
+const middle = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
+
+/** Milliseconds a frame of a document. */
+const pace = (page, json, size, passes, frames) =>
+  page.evaluate(
+    ([j, [w, h], p, n]) =>
+      globalThis.lab.engine.api.pace(
+        { piece: globalThis.lab.parse(j), frameIndex: 0, width: w, height: h, passes: p },
+        n,
+      ),
+    [json, size, passes, frames],
+  );
+
+/** The middle of so many rounds of everything, in turns: what disturbs one round disturbs all of it. */
+async function rounds(count, measures) {
+  const got = Object.fromEntries(Object.keys(measures).map((name) => [name, []]));
+  for (let round = 0; round < count; round++)
+    for (const [name, measure] of Object.entries(measures)) got[name].push(await measure());
+  return Object.fromEntries(Object.entries(got).map(([name, list]) => [name, middle(list)]));
+}
+
+export async function drawingRows(page, line, light) {
+  const [frames, times] = light ? [2, 2] : [6, 3];
+  const points = (how) => () =>
+    page.evaluate(
+      ([c, w, h, n, r]) => globalThis.peers.pointsPace(c, w, h, n, r),
+      [COUNT, width, height, how === 'moved' ? 2 : frames, how],
+    );
+  const { ours, still, rewritten, moved } = await rounds(times, {
+    ours: () => pace(page, drifting, [width, height], 1, frames),
+    still: points('still'),
+    ...(light ? {} : { rewritten: points('rewritten'), moved: points('moved') }),
+  });
+  line(
+    '200 000 drifting particles / bare points that stand still',
+    ours / still,
+    '≤ 2.0',
+    `${ms(ours)}, peer ${ms(still)}`,
+    3.9,
+  );
+  if (!light) {
+    line('points moved by one sine an axis / drifting particles', rewritten / ours, '', `peer ${ms(rewritten)}`);
+    line('points moved by the same curl noise / drifting particles', moved / ours, '≥ 3', `peer ${ms(moved)}`);
+  }
+  const box = await rounds(times, {
+    ours: () => pace(page, boxes(0.5), [width, height], 1, frames),
+    still: () => page.evaluate(([w, h, n]) => globalThis.peers.boxesPace(w, h, n), [width, height, frames]),
+  });
+  line(
+    '20 000 boxes, three treatments / bare instances, still',
+    box.ours / box.still,
+    '≤ 0.7',
+    `${ms(box.ours)}, peer ${ms(box.still)}`,
+    1.2,
+  );
+}
+
+/** What glow and the lens of one pass add to a picture, beside the peer's effects. */
+export async function effectRows(page, line, light) {
+  const size = light ? [640, 360] : [960, 540];
+  const peer = (kind) => () => page.evaluate(([k, [w, h]]) => globalThis.peers.effectCost(k, w, h, 6), [kind, size]);
+  const glowing = [{ kind: 'glow', id: 'glow' }];
+  const cost = await rounds(light ? 2 : 3, {
+    glow: async () => (await pace(page, picture(glowing), size, 1, 6)) - (await pace(page, picture([]), size, 1, 6)),
+    bloom: peer('bloom'),
+    // a pass has the lens up to 8 of them, and has none from 16 on
+    lens: async () =>
+      ((await pace(page, picture([]), size, 8, 3)) - (await pace(page, picture([]), size, 4, 3))) / 4 -
+      ((await pace(page, picture([]), size, 32, 1)) - (await pace(page, picture([]), size, 16, 1))) / 16,
+    focus: peer('focus'),
+  });
+  line(
+    `glow / bloom of mipmaps, ${size.join('×')}`,
+    cost.glow / cost.bloom,
+    '≤ 1.0',
+    `${ms(cost.glow)}, peer ${ms(cost.bloom)}`,
+    0.6,
+  );
+  line(
+    `lens of one pass / depth of field of a picture, ${size.join('×')}`,
+    cost.lens / cost.focus,
+    '≤ 1.0',
+    `${ms(cost.lens)}, peer ${ms(cost.focus)}`,
+    0.7,
+  );
+}
+
+export async function rebuildRow(page, line) {
+  const builds = await page.evaluate(
+    async ([one, two]) => {
+      const at = async (json) => {
+        await globalThis.lab.engine.api.still({
+          piece: globalThis.lab.parse(json),
+          frameIndex: 0,
+          width: 64,
+          height: 36,
+          passes: 1,
+        });
+        return globalThis.lab.engine.api.builds();
+      };
+      const first = await at(one);
+      return (await at(two)) - first;
+    },
+    [boxes(0.5), boxes(0.6)],
+  );
+  line('rest elements made anew by another treatment value', builds, '0', 'times');
+}
+
+export async function exportRow(page, line) {
+  const tunnel = JSON.parse(readFileSync(new URL('../../demo/ropewalk-tunnel.isomorph.json', import.meta.url), 'utf8'));
+  const times = await page.evaluate(
+    ([json]) => globalThis.lab.exportTimes(globalThis.lab.parse(json), 48, 640, 360),
+    [tunnel],
+  );
+  line(
+    'export of 48 frames / the larger of rendering and encoding',
+    times.both / Math.max(times.render, times.encode),
+    '≤ 1.2',
+    `${times.both.toFixed(1)} s; rendering ${times.render.toFixed(1)} s, encoding ${times.encode.toFixed(1)} s`,
+  );
+}

@@ -1,0 +1,82 @@
+// Rows of the application itself: how every demo piece plays in it, and how soon a page shows a picture.
+import { readdirSync, readFileSync } from 'node:fs';
+
+const WINDOW = { width: 1280, height: 800 };
+/** Seconds that a piece plays before it is looked at, for its size to settle. */
+const SETTLE_S = 6;
+
+/** How one demo piece plays: frames a second, and the size it is drawn at. */
+async function played(browser, url, name) {
+  const page = await browser.newPage({ viewport: WINDOW });
+  await page.goto(url);
+  await page.getByRole('button', { name: `Open ${name}` }).click();
+  const quality = page.getByLabel('Quality of the picture');
+  await quality.filter({ hasText: /fps/ }).waitFor({ timeout: 60_000 });
+  const said = [];
+  await page.waitForTimeout(SETTLE_S * 1000);
+  for (let i = 0; i < 3; i++) {
+    await page.waitForTimeout(1000);
+    said.push(await quality.textContent());
+  }
+  await page.close();
+  const words = said.at(-1) ?? '';
+  const [, fps = '0'] = /([\d.]+) fps/.exec(words) ?? [];
+  const [, percent = '100'] = /(\d+) % size/.exec(words) ?? [];
+  return { fps: Number(fps), size: Number(percent) / 100 };
+}
+
+export async function liveRows(browser, url) {
+  const folder = new URL('../../demo/', import.meta.url);
+  const names = readdirSync(folder)
+    .filter((file) => file.endsWith('.json'))
+    .map((file) => JSON.parse(readFileSync(new URL(file, folder), 'utf8')).piece.name);
+  const all = [];
+  for (const name of names) {
+    const { fps, size } = await played(browser, url, name);
+    all.push(fps);
+    console.log(
+      `${`${name}, playing in the application`.padEnd(62)} ${fps.toFixed(1).padStart(7)} fps  aim ≥ 8      at ${size.toFixed(2)} size`,
+    );
+  }
+  const mean = Math.exp(all.reduce((sum, fps) => sum + Math.log(Math.max(fps, 0.01)), 0) / all.length);
+  console.log(`${'geometric mean'.padEnd(62)} ${mean.toFixed(1).padStart(7)} fps  aim ≥ 11`);
+}
+
+/** From opening a page to its first picture, beside a page of bare three. */
+export async function startRow(browser, url, peerCode, line) {
+  const ours = [];
+  const bare = [];
+  for (let round = 0; round < 3; round++) {
+    const page = await browser.newPage({ viewport: WINDOW });
+    await page.goto(url);
+    await page.getByRole('button', { name: 'Open Ropewalk tunnel' }).click();
+    await page
+      .getByLabel('Quality of the picture')
+      .filter({ hasText: /fps|passes/ })
+      .waitFor();
+    const address = page.url();
+    const started = performance.now();
+    await page.goto('about:blank');
+    await page.goto(address);
+    await page
+      .getByLabel('Quality of the picture')
+      .filter({ hasText: /fps|passes/ })
+      .waitFor({ timeout: 60_000 });
+    ours.push(performance.now() - started);
+    await page.close();
+    const peer = await browser.newPage({ viewport: WINDOW });
+    const begun = performance.now();
+    await peer.setContent('<!doctype html><title>bare</title>');
+    await peer.evaluate(peerCode);
+    await peer.evaluate(() => globalThis.peers.boxesPace(824, 462, 1));
+    bare.push(performance.now() - begun);
+    await peer.close();
+  }
+  const least = (list) => Math.min(...list);
+  line(
+    'page to first picture / to that of bare three',
+    least(ours) / least(bare),
+    '≤ 2.0',
+    `${(least(ours) / 1000).toFixed(1)} s, peer ${(least(bare) / 1000).toFixed(1)} s`,
+  );
+}
