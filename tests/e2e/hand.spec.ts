@@ -124,6 +124,8 @@ test('what would be too much is refused in words, and the value stays', async ({
 test('grips are at least 24 pixels, and opening a piece puts the focus into it', async ({ page }) => {
   await openRecipe(page, 'Buoy ring');
   await pause(page);
+  // nothing makes the page longer than its window
+  expect(await page.evaluate(() => document.documentElement.scrollHeight - innerHeight)).toBe(0);
   await page.getByRole('button', { name: 'Back to the loops' }).click();
   await expect(page.getByRole('main')).toBeFocused();
   await page.goBack();

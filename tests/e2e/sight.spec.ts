@@ -20,7 +20,8 @@ async function middle(page: Page, piece: Piece, times: number, frameIndex: numbe
         frameIndex: f,
         width: width * n,
         height: height * n,
-        passes: 4,
+        // so many that the lens of few passes, which spreads over the borders, does nothing
+        passes: 16,
       });
       const out: number[] = [];
       const [left, low] = [(width * (n - 1)) / 2, (height * (n - 1)) / 2];
