@@ -69,10 +69,12 @@ export function Transport() {
       <span className={styles.finish}>
         <ChoiceField
           label="Frames drawn live, or the lap finished ahead"
-          value={finishing === null ? LIVE : String(finishing)}
+          value={finishing === null ? LIVE : choiceOf(finishing)}
           choices={finishes(samples)}
           onChange={(choice) =>
-            bench.patch(choice === LIVE ? { finishing: null } : { finishing: Number(choice), playing: false })
+            bench.patch(
+              choice === LIVE ? { finishing: null } : { finishing: Number(choice.slice(AT.length)), playing: false },
+            )
           }
         />
       </span>
@@ -94,11 +96,14 @@ function hint(status: LiveStatus | null, playing: boolean): string | undefined {
 }
 
 const LIVE = 'live';
+const AT = 'at ';
+/** Not a bare number: names that are numbers come before all others. */
+const choiceOf = (passes: number): string => `${AT}${passes}`;
 
 /** Passes that the frames of a finished lap may have: a few to judge it by, or all. */
 function finishes(samples: number): Record<string, string> {
   const few = [4, 16].filter((passes) => passes < samples);
-  const choices = [...few, samples].map((passes): [string, string] => [String(passes), `Finish at ${passes}`]);
+  const choices = [...few, samples].map((passes): [string, string] => [choiceOf(passes), `Finish at ${passes}`]);
   return { [LIVE]: 'Live', ...Object.fromEntries(choices) };
 }
 

@@ -1,4 +1,5 @@
 import type { Piece } from '../../core/piece/schema';
+import { Trouble, troubleWords } from '../../core/trouble';
 import { startEngine, type EngineClient } from '../../engine/client';
 import { frameRoom, framesOf, storeFrame } from '../../store/frames';
 import { storeTrouble } from '../../store/room';
@@ -48,7 +49,8 @@ const filler = new LapFiller({
   failed(error) {
     // an engine that has stopped is not asked again
     close();
-    say(`The lap cannot be finished: ${storeTrouble(error)}. It is tried again after the next change.`, { id: NOTICE });
+    const why = error instanceof Trouble ? troubleWords(error) : storeTrouble(error);
+    say(`The lap cannot be finished: ${why}. It is tried again after the next change.`, { id: NOTICE });
   },
 });
 
