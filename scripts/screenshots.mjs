@@ -40,6 +40,12 @@ await page.getByRole('article', { name: 'Rope frames' }).getByRole('button').fir
 await goTo(80);
 await final();
 await shoot('build');
+await page.getByRole('button', { name: /Frames drawn live/ }).click();
+await page.getByRole('option', { name: 'Finish at 4' }).click();
+await page.getByText(/^4\d of \d+ · finishing/).waitFor({ timeout: 240_000 });
+await shoot('finish');
+await page.getByRole('button', { name: /Frames drawn live/ }).click();
+await page.getByRole('option', { name: 'Live' }).click();
 await page.keyboard.press('4');
 await page.getByRole('button', { name: 'Check the pictures' }).click();
 await page.getByText(/join .* score/).waitFor({ timeout: 300_000 });

@@ -101,7 +101,13 @@ function translated(translate, lines, options) {
 }
 
 /** @type {Record<string, string>} */
-const VALUE = { float: 'number', int: 'number', uint: 'number', bool: 'number', sampler2D: 'Float64Array' };
+const VALUE = {
+  float: 'number',
+  int: 'number',
+  uint: 'number',
+  bool: 'number',
+  sampler2D: 'Float64Array | FilledTable',
+};
 /** @param {Parameter} parameter */
 const typeOf = ({ type, numbers }) => VALUE[type] ?? `Numbers<${numbers}>`;
 
@@ -162,7 +168,7 @@ function generated(translate, path) {
     `// Made from ${relative(root, path)} by npm run kernels. Do not edit.`,
     '// @ts-nocheck: unrolled loops compare constants',
     ...(code.trim() === '' ? [] : [`import { RF as REALS, RI as INTEGERS } from '${from(scratch)}';`]),
-    ...(kernels.length > 0 ? [`import type { Kernel, Numbers } from '${from(runtime)}';`] : []),
+    ...(kernels.length > 0 ? [`import type { FilledTable, Kernel, Numbers } from '${from(runtime)}';`] : []),
     ...direct.map((file, i) => `import { sources as from${i} } from '${from(file)}';`),
     ...[...imported].map(([name, home]) => `import { ${name} as its_${name} } from '${from(home)}';`),
     // names of this module: where modules are not bundled, an imported one is looked up at every use

@@ -2,7 +2,7 @@
 // so the output neither allocates nor evaluates text at run time.
 //
 // Outside the subset, and refused with file:line:col: arrays, structs, uniforms, preprocessor directives, recursion, while loops,
-// implicit conversions, samplers but for texelFetch from the first row of one. A uint is held as the int32 with the same bits.
+// implicit conversions, samplers but for texelFetch from the first row of one or from rows of 1024 entries. A uint is held as the int32 with the same bits.
 // Arguments and results of calls that are not inlined travel through the typed arrays RF and RI, because V8 boxes
 // doubles that cross a call (measured: 400 MB per million calls).
 //

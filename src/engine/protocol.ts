@@ -41,6 +41,8 @@ export interface LiveStatus {
   wanted: number;
   /** drawn size over page size */
   scale: number;
+  /** share of the particles that is drawn, with the light of all */
+  density: number;
   /** whether it is a frame of the finished lap */
   finished: boolean;
 }
@@ -57,6 +59,8 @@ export interface StillRequest {
   width: number;
   height: number;
   passes: number;
+  /** share of the particles that is drawn, with the light of all; all unless stated */
+  density?: number;
   texture?: boolean;
 }
 

@@ -26,13 +26,22 @@ const KEPT_AS = { type: 'image/webp', quality: 0.95 };
 
 const rest = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
-const stillFrame = ({ piece, frameIndex, width, height, passes, texture = true }: StillRequest): FrameRequest => ({
+const stillFrame = ({
+  piece,
+  frameIndex,
+  width,
+  height,
+  passes,
+  density = 1,
+  texture = true,
+}: StillRequest): FrameRequest => ({
   phase: framePhase(frameIndex, piece.lap.frames),
   frameIndex,
   width,
   height,
   passes,
   working: false,
+  density,
   texture,
   elementMotion: true,
 });

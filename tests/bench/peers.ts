@@ -2,7 +2,10 @@
 import { BloomEffect, DepthOfFieldEffect, EffectComposer, EffectPass, type Effect, RenderPass } from 'postprocessing';
 import * as THREE from 'three';
 import { RF } from '../../src/core/kernel/scratch';
-import { curl } from '../../src/core/noise/flow.gen';
+import { curlAt } from '../../src/core/noise/moment.gen';
+
+/** Curl noise as one writes it: hashed at every corner. */
+const NO_TABLE = new Float64Array();
 
 const mulberry = (seed: number) => (): number => {
   let t = (seed += 0x6d2b79f5);
@@ -51,7 +54,25 @@ export function pointsPace(
       for (let i = 0; i < out.length; i++) out[i] = rest[i] + 0.2 * Math.sin(rest[(i + 1) % out.length] + frame * 0.1);
     if (how === 'moved')
       for (let i = 0; i < out.length; i += 3) {
-        curl(rest[i] / 2, rest[i + 1] / 2, rest[i + 2] / 2, 512, 512, 4, 11, frame / 100, 2);
+        curlAt(
+          rest[i] / 2,
+          rest[i + 1] / 2,
+          rest[i + 2] / 2,
+          512,
+          512,
+          4,
+          11,
+          frame / 100,
+          2,
+          NO_TABLE,
+          0,
+          0,
+          0,
+          0,
+          0,
+          0,
+          0,
+        );
         for (let k = 0; k < 3; k++) out[i + k] = rest[i + k] + 0.3 * RF[k];
       }
     position.needsUpdate = how !== 'still';

@@ -34,7 +34,7 @@ line(
   noise.ratio,
   '≤ 0.35',
   `${noise.ours.toFixed(0)} ns, peer ${noise.peer.toFixed(0)} ns`,
-  1.1,
+  0.35,
 );
 if (!light) {
   const core = await vite.ssrLoadModule('/tests/bench/core.ts');

@@ -1,10 +1,10 @@
 import { layerBatch } from '../../src/core/world/batch';
-import { layerElements } from '../../src/core/world/layers';
+import { layerElements, pipelineOf } from '../../src/core/world/layers';
 import { parsePiece } from '../../src/core/world/open';
 import { expect, test, type Page } from '@playwright/test';
 import { conf, sources as confSources } from '../../src/core/kernel/conformance.gen';
 import { RF as CF, RI as CI } from '../../src/core/kernel/scratch';
-import { joinSources } from '../../src/core/kernel/kernel';
+import { FilledTable, joinSources } from '../../src/core/kernel/kernel';
 import type { Elements } from '../../src/core/elements/columns';
 import { newLayer, type Layer, definitionOf, presetLayer, LAYERS } from '../../src/core/layers/kinds';
 import { toDocument } from '../../src/core/piece/document';
@@ -189,6 +189,32 @@ for (const route of ['ring', 'closed', 'onward'] as const)
     );
     for (const layer of piece.layers) await expectSame(page, piece, layer, 0.37);
   });
+
+test('noise read from a table of the moment is the hashed noise on the GPU, within 1e-6 of the extent', async ({
+  page,
+}) => {
+  const air = newTreatment('drift', 't', 3, { octaves: 3, amount: 2 });
+  const fieldOf = (count: number): Piece => {
+    const layer = { ...newLayer('field', 'f', 'F', 2), placeBy: 'noise', count, treatments: [air] } as Layer;
+    return PieceSchema.parse({ ...pieceOf([]), layers: [layer] });
+  };
+  const held = (piece: Piece): number[] =>
+    pipelineOf(piece, piece.layers[0], 1).element.flatMap(({ values }) =>
+      Object.values(values(0.37)).flatMap((value) => (value instanceof FilledTable ? value.entries : [])),
+    );
+  const [many, hashed] = [fieldOf(60_000), fieldOf(40)];
+  // place and all octaves of the air are tables of the one, and of the other nothing is
+  expect(held(many).filter((entries) => entries > 0)).toHaveLength(2);
+  expect(held(hashed).every((entries) => entries === 0)).toBe(true);
+  const [[place, look], [hashedPlace, hashedLook]] = await Promise.all(
+    [many, hashed].map((piece) => elementsOn(page, toDocument(piece), 'f', 0.37)),
+  );
+  const extent = Math.max(...hashedPlace.map(Math.abs));
+  for (let i = 0; i < 160; i++) {
+    expect(Math.abs(place[i] - hashedPlace[i]) / extent).toBeLessThan(1e-6);
+    expect(Math.abs(look[i] - hashedLook[i])).toBeLessThan(1e-6);
+  }
+});
 
 // what is drawn vertex by vertex is judged by the pictures, and says so here
 const SKIPPED = TREATMENTS.names.filter((kind) => treatmentOf(kind).solidOnly);

@@ -1,8 +1,9 @@
 // A kind of layer that no one ships: a row of beads along the travel, made from one file.
 import { STRAIGHT, courseValues } from '../../src/core/elements/course';
-import { still } from '../../src/core/elements/extent';
+import { boxOf, still } from '../../src/core/elements/extent';
 import { form, gradient, heading, integer, number, tag, type ValueOf } from '../../src/core/forms';
 import { fitNoise } from '../../src/core/noise/fit';
+import { momentOf } from '../../src/core/noise/moment';
 import { DARK, layerBase, layerSeed } from '../../src/core/layers/base';
 import type { LayerDefinition } from '../../src/core/layers/definition';
 import { fieldKernel, fieldPlace, fieldShape, type FieldValues } from '../../src/core/layers/field/field.gen';
@@ -35,6 +36,12 @@ export const beads: LayerDefinition<Beads, FieldValues> = {
   turnStep: () => 1,
   values(layer, { tile }, phase) {
     const noise = fitNoise(1, tile);
+    // asked for nothing
+    const moment = momentOf(
+      { ...noise, seed: 0, potentials: 1, lap: phase, cycles: 1, octaves: 1 },
+      boxOf(still({})),
+      0,
+    );
     return {
       seed: layer.seed,
       shape: fieldShape.grid,
@@ -55,6 +62,10 @@ export const beads: LayerDefinition<Beads, FieldValues> = {
       placeScale: noise.scale,
       placePeriod: noise.period,
       placeCycles: 1,
+      patch_: moment.table,
+      patchFrom: moment.from,
+      patchSize: moment.size,
+      patchOctaves: moment.octaves,
       tile,
       ...courseValues(STRAIGHT),
       lap: phase,
@@ -66,7 +77,7 @@ export const beads: LayerDefinition<Beads, FieldValues> = {
     return [{ as: 'sprites', order, parts: [{ from: 0, to: 1, first: 0, count }] }];
   },
   structure: (layer) => layer.count,
-  look: () => ({ softness: 0.4, lineWidth: 0, largestRadius: 0.06, matter: DARK, sprite: 0 }),
+  look: () => ({ softness: 0.4, lineWidth: 0, matter: DARK, sprite: 0 }),
   gradient: (layer) => layer.gradient,
   light: () => 4,
   extent: (layer, { tile }) => still({ centre: [layer.aside, layer.above], to: tile }),

@@ -82,15 +82,26 @@ function counted({ unit, name, args, node }, n) {
 /** @param {Value} a @returns {string} */
 const lengthOf = (a) => `Math.sqrt(${sumOfProducts(a.c, a.c)})`;
 
+/** The entry of a table that a place in it stands for: of the first row, or of rows of 1024. @param {string[]} at @returns {string | null} */
+function entryOf([x = '', y = '']) {
+  if (y === '0') return x;
+  const [, i = null] = /^\((\w+\$?\w*) & 1023\)$/.exec(x) ?? [];
+  return y === `(${i} >> 10)` ? i : null;
+}
+
 /** @type {Record<string, (call: Call) => Value>} */
 const WHOLE = {
   texelFetch(call) {
     counted(call, 3);
     const { unit, writer, args, node } = call;
     const [table, at, level] = args;
-    if (table?.t !== TYPES.sampler2D || at?.t !== TYPES.ivec2 || at.c[1] !== '0' || level?.c[0] !== '0')
-      return unit.fail('texelFetch: write it as texelFetch(table, ivec2(i, 0), 0)', node);
-    const i = writer.keep(`${at.c[0]} * 4`);
+    const entry = at?.t === TYPES.ivec2 ? entryOf(at.c) : null;
+    if (table?.t !== TYPES.sampler2D || entry === null || level?.c[0] !== '0')
+      return unit.fail(
+        'texelFetch: write it as texelFetch(table, ivec2(i, 0), 0), or ivec2(i & 1023, i >> 10) for one of many rows',
+        node,
+      );
+    const i = writer.keep(`${entry} * 4`);
     return { t: vector('f', 4), c: [0, 1, 2, 3].map((k) => writer.keep(`${table.c[0]}[${i} + ${k}]`)) };
   },
   any: ({ args: [a] }) => ({ t: vector('b', 1), c: [`(${a?.c.join(' || ')})`] }),

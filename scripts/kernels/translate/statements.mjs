@@ -161,20 +161,34 @@ const GOES_ON = {
   '>=': (i, end) => i >= end,
 };
 
+/** Where a loop begins or ends: a number that is known while translating, or a name. @param {Unit} unit @param {Writer} writer @param {Node} node @returns {number | string} */
+function limitOf(unit, writer, node) {
+  const { t, c } = expression(unit, writer, node);
+  const text = String(c[0]);
+  if (t.n !== 1 || !isInteger(t.b)) unit.fail('a loop goes from one integer to another', node);
+  return /^\d+$/.test(text) ? Number(text) : writer.keep(text);
+}
+
 /** @param {Unit} unit @param {Writer} writer @param {Node} node */
 function loop(unit, writer, node) {
-  const bad = () => unit.fail('for: write it as for (int i = A; i < B; i++) with constant A and B', node);
+  const bad = () => unit.fail('for: write it as for (int i = A; i < B; i++) with integers A and B', node);
   const counters = node.init?.declarations;
   const { condition: asked } = node;
   const name = counters?.[0]?.identifier.identifier;
   if (!counters || counters.length !== 1 || asked?.type !== 'binary' || rootName(asked.left) !== name) bad();
   const t = unit.typeOf(node.init.specified_type);
   if (!isInteger(t.b)) bad();
-  const first = constantInteger(unit, writer, counters[0].initializer);
-  const end = constantInteger(unit, writer, asked.right);
+  const [first, end] = [counters[0].initializer, asked.right].map((limit) => limitOf(unit, writer, limit));
   const op = asked.operator.literal;
   const goesOn = GOES_ON[op] ?? bad();
   const by = stepOf(unit, writer, node.operation) ?? bad();
+  const own = writer.unique(name);
+  const write = () => {
+    writer.set(name, { t, c: [own], const: true });
+    const lines = body(unit, writer, node.body);
+    writer.out.push(`for (let ${own} = ${first}; ${own} ${op} ${end}; ${own} += ${by}) {`, ...lines, '}');
+  };
+  if (typeof first !== 'number' || typeof end !== 'number') return write();
   let rounds = 0;
   for (let i = first; goesOn(i, end) && rounds < MOST_ROUNDS; i += by) rounds++;
   let jumps = false;
@@ -189,8 +203,5 @@ function loop(unit, writer, node) {
       });
     return;
   }
-  const own = writer.unique(name);
-  writer.set(name, { t, c: [own], const: true });
-  const lines = body(unit, writer, node.body);
-  writer.out.push(`for (let ${own} = ${first}; ${own} ${op} ${end}; ${own} += ${by}) {`, ...lines, '}');
+  write();
 }

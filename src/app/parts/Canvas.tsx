@@ -3,7 +3,8 @@ import { useSize } from './useSize';
 import styles from './Canvas.module.css';
 
 interface Props {
-  label: string;
+  /** what it shows in words; null where that is said beside it */
+  label: string | null;
   /** draws in CSS pixels; called again whenever the function or the size changes */
   draw(context: CanvasRenderingContext2D, width: number, height: number): void;
 }
@@ -17,7 +18,8 @@ export function Canvas({ label, draw }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { width, height } = useSize(box);
   useEffect(() => {
-    const context = canvas.current?.getContext('2d');
+    // drawn by the page's own thread: a few lines are, beside a picture being drawn, no work for the graphics card
+    const context = canvas.current?.getContext('2d', { willReadFrequently: true });
     if (!context || width === 0 || height === 0) return;
     const scale = devicePixelRatio;
     context.canvas.width = Math.round(width * scale);
@@ -27,7 +29,11 @@ export function Canvas({ label, draw }: Props) {
   }, [draw, width, height]);
   return (
     <div ref={box} className={styles.box}>
-      <canvas ref={canvas} role="img" aria-label={label} style={{ width, height }} />
+      <canvas
+        ref={canvas}
+        style={{ width, height }}
+        {...(label === null ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}
+      />
     </div>
   );
 }

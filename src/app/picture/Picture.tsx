@@ -114,6 +114,8 @@ export function Picture({ startPhase }: { startPhase: number }) {
   return (
     <div ref={room} className={styles.room}>
       <div className={styles.frame} style={{ width: width + 2 * BORDER, height: height + 2 * BORDER }}>
+        {/* under the picture: what lies over it would be blended with each of its frames */}
+        <TimeTrack width={width + 2 * BORDER} height={height + 2 * BORDER} border={BORDER} />
         <div
           ref={holder}
           className={styles.picture}
@@ -134,7 +136,6 @@ export function Picture({ startPhase }: { startPhase: number }) {
             {trouble && AGAIN.has(trouble.code) ? <Button onPress={again}>Try again</Button> : null}
           </div>
         ) : null}
-        <TimeTrack width={width + 2 * BORDER} height={height + 2 * BORDER} border={BORDER} />
         <ByHand size={{ width, height }} />
         {alone ? (
           <div className={styles.aloneMark}>

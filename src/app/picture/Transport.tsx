@@ -48,12 +48,14 @@ export function Transport() {
       <span className={styles.number}>
         <b>{String(frame).padStart(digits, '0')}</b> / {lap.frames}
       </span>
-      <span className={styles.number}>{clock((frame / lap.frames) * lapSeconds(lap.frames, lap.rate))}</span>
-      {beat ? (
-        <span className={styles.number}>
-          bar {beat.bar} · beat {beat.beat}
-        </span>
-      ) : null}
+      <span className={styles.lines}>
+        <span>{clock((frame / lap.frames) * lapSeconds(lap.frames, lap.rate))}</span>
+        {beat ? (
+          <span>
+            bar {beat.bar} · beat {beat.beat}
+          </span>
+        ) : null}
+      </span>
       <span className={styles.space} />
       {reduced ? (
         <Button
@@ -78,8 +80,9 @@ export function Transport() {
           }
         />
       </span>
-      <span className={styles.number} title={hint(status, playing)} role="status" aria-label="Quality of the picture">
-        {status ? quality(status, playing, finished) : 'starting'}
+      <span className={styles.said} title={hint(status, playing)} role="status" aria-label="Quality of the picture">
+        <span>{status ? quality(status, playing, finished) : 'starting'}</span>{' '}
+        {status && status.density < 1 ? <span>{Math.round(status.density * 100)} % of particles</span> : null}
       </span>
     </div>
   );
@@ -88,11 +91,12 @@ export function Transport() {
 /** What is dropped while playing, and how to get it back. */
 function hint(status: LiveStatus | null, playing: boolean): string | undefined {
   if (!playing || !status || status.finished) return undefined;
-  const size =
-    status.scale < 1
-      ? 'The picture is drawn smaller to keep up. A smaller window or working counts make that unnecessary. '
-      : '';
-  return `${size}While playing, what elements do by themselves is not blurred. Pause to see the frame whole; “Finish at” plays the whole lap so.`;
+  const less = [
+    status.scale < 1 ? 'The picture is drawn smaller to keep up. ' : '',
+    status.density < 1 ? 'Only a part of the particles is drawn, with the light of all. ' : '',
+  ].join('');
+  const back = less === '' ? '' : 'A smaller window or working counts make that unnecessary. ';
+  return `${less}${back}While playing, what elements do by themselves is not blurred. Pause to see the frame whole; “Finish at” plays the whole lap so.`;
 }
 
 const LIVE = 'live';

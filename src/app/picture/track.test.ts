@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { phaseAt, pointAt, stretchesOf, trackPath } from './track';
+import { phaseAt, pointAt, stretchesOf, trackLength, trackPath } from './track';
 
 const track = { x: 10, y: 20, width: 400, height: 200, radius: 12 };
 
@@ -31,6 +31,11 @@ describe('the track around the picture', () => {
     });
     // chords of the corner arcs are a little shorter than the arcs
     expect(Math.max(...gaps) / Math.min(...gaps)).toBeLessThan(1.01);
+  });
+
+  it('is as long as its sides and its corners', () => {
+    const length = trackLength(track);
+    expect(length).toBeCloseTo(2 * (376 + 176) + 2 * Math.PI * 12, 9);
   });
 
   it('is one closed path', () => {

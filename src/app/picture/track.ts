@@ -43,11 +43,15 @@ function stretches(track: Track): { length: number; at(share: number): Point }[]
   ];
 }
 
+/** How long the line is. */
+export function trackLength(track: Track): number {
+  return stretches(track).reduce((sum, { length }) => sum + length, 0);
+}
+
 /** Where a phase is on the track. */
 export function pointAt(track: Track, phase: number): Point {
   const parts = stretches(track);
-  const total = parts.reduce((sum, { length }) => sum + length, 0);
-  let left = (phase - Math.floor(phase)) * total;
+  let left = (phase - Math.floor(phase)) * trackLength(track);
   for (const part of parts) {
     if (left <= part.length) return part.at(part.length > 0 ? left / part.length : 0);
     left -= part.length;
@@ -83,7 +87,7 @@ export function phaseAt(track: Track, point: Point): number {
   return phase - Math.floor(phase);
 }
 
-/** The whole line as an SVG path; give it pathLength 1 and dashes are phases. */
+/** The whole line as an SVG path. */
 export function trackPath({ x, y, width, height, radius }: Track): string {
   const r = Math.min(radius, width / 2, height / 2);
   const [right, bottom, middle] = [x + width, y + height, x + width / 2];

@@ -52,6 +52,16 @@ export const rounded = (extent: Extent, radius: number): Extent => {
   };
 };
 
+/** The box that an extent is within, in metres: its lowest corner and its highest. */
+export function boxOf(extent: Extent): { low: [number, number, number]; high: [number, number, number] } {
+  const { halfWidth, halfHeight, centre, from, to, bend, carried } = extent;
+  const [x, y] = [halfWidth + bend + carried, halfHeight + bend + carried];
+  return {
+    low: [centre[0] - x, centre[1] - y, -to - carried],
+    high: [centre[0] + x, centre[1] + y, carried - from],
+  };
+}
+
 /** The largest sine of angles up to so many turns. */
 export const sineOf = (turns: number): number => Math.sin(2 * Math.PI * Math.min(0.25, turns));
 

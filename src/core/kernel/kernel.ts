@@ -7,8 +7,8 @@ export type Numbers<N extends number> = N extends 2
       ? readonly [number, number, number, number]
       : readonly number[];
 
-/** Kernel parameters by name; vectors as arrays, tables (sampler2D) as four numbers an entry. */
-export type KernelValues = Readonly<Record<string, number | readonly number[] | Float64Array>>;
+/** Kernel parameters by name; vectors as arrays, tables (sampler2D) as four numbers an entry, or as what fills them. */
+export type KernelValues = Readonly<Record<string, number | readonly number[] | Float64Array | FilledTable>>;
 
 export interface KernelParameter {
   readonly name: string;
@@ -35,6 +35,34 @@ export interface Kernel<Values extends KernelValues = KernelValues> {
   run: (...args: never[]) => void;
   /** never there: it ties a kernel to what it must be given */
   needs?: Values;
+}
+
+/**
+ * A table that a kernel fills, one vec4 an entry: on the CPU when it is first read, on the GPU by the engine, in rows of 1024
+ * entries.
+ */
+export class FilledTable {
+  private filled: Float64Array | null = null;
+
+  /**
+   * @param kernel writes nothing but `entry`, a vec4
+   * @param values all else it must be given
+   * @param entries how many, at least 0; what reads more than there are asks elsewhere first
+   */
+  constructor(
+    readonly kernel: Kernel,
+    readonly values: KernelValues,
+    readonly entries: number,
+  ) {}
+
+  /** Four numbers an entry. */
+  get numbers(): Float64Array {
+    if (!this.filled) {
+      this.filled = new Float64Array(this.entries * 4);
+      runKernel(this.kernel, 0, this.entries, this.values, { entry: this.filled });
+    }
+    return this.filled;
+  }
 }
 
 /** The GLSL of several kernels, every file once. */
@@ -74,9 +102,10 @@ export function runKernel<Values extends KernelValues>(
     else {
       const value = values[p.name];
       if (p.type === 'sampler2D') {
-        if (!(value instanceof Float64Array))
+        const table = value instanceof FilledTable ? value.numbers : value;
+        if (!(table instanceof Float64Array))
           throw new RangeError(`kernel ${kernel.entry} needs a table for ${p.name}`);
-        args.push(value);
+        args.push(table);
         continue;
       }
       const list = typeof value === 'number' ? [value] : (value as readonly number[] | undefined);

@@ -12,10 +12,11 @@ export interface Part {
 
 /**
  * How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile; bodies are a mesh
- * drawn once for each of a stretch of elements, always or only from one frame up to another.
+ * drawn once for each of a stretch of elements, always or only from one frame up to another. Of particles the first of every
+ * `fair` by number are a fair sample, so that a live picture may leave out the others; of those without it none.
  */
 export type Drawing =
-  | { as: 'sprites'; order: Uint32Array; parts: Part[] }
+  | { as: 'sprites'; order: Uint32Array; parts: Part[]; fair?: number }
   | { as: 'segments'; pairs: Uint32Array }
   | { as: 'surface'; triangles: Uint32Array; smooth: boolean }
   | { as: 'dome' }
@@ -79,8 +80,6 @@ export interface DrawingLook {
   softness: number;
   /** thickness of lines in metres */
   lineWidth: number;
-  /** radius in metres that no particle exceeds; 0 when there are none */
-  largestRadius: number;
   matter: Matter;
   /** what a particle in focus looks like: 0 disc, 1 ring, 2 star, 3 streak, 4 a picture */
   sprite: number;

@@ -3,9 +3,7 @@
 // Every lattice vertex turns in its own hashed plane, and the plane's two axes have different whole numbers of cycles
 // per lap, so that a fixed point in space does not see a plain sine that merely negates itself.
 // @export flowNoise
-// @export curl
 // @shared flowNoise
-// @shared curl
 // @include ../random/hash.glsl
 // @include ./turn.glsl
 
@@ -36,9 +34,9 @@ vec3 gradientOf(ivec3 vertex, ivec3 period2, uint seed, float lap, int cycles) {
 // brings the largest value of 10 million samples to about 0.95 (measured; see flow.test.ts for range and variance)
 const float FLOW_SCALE = 27.0;
 
-// Where p is in the lattice: the first corner of its cell in doubled lattice coordinates, within one period of 0..period2; how
-// far p is from there; and the second and third corner from the first.
-void cellOf(vec3 p, ivec3 period2, out ivec3 base, out vec3 fo, out ivec3 q1, out ivec3 q2) {
+// Where p is in the lattice: the first corner of its cell in doubled lattice coordinates; how far p is from there; and the
+// second and third corner from the first.
+void cellOf(vec3 p, out ivec3 base, out vec3 fo, out ivec3 q1, out ivec3 q2) {
   vec3 u = p.yzx + p.zxy;
   vec3 uf = floor(u);
   vec3 f = u - uf;
@@ -51,10 +49,24 @@ void cellOf(vec3 p, ivec3 period2, out ivec3 base, out vec3 fo, out ivec3 q1, ou
   // doubled lattice positions are integers; distances from fractional parts keep precision
   fo = vec3(f.y + f.z - f.x, f.z + f.x - f.y, f.x + f.y - f.z) * 0.5;
   base = ivec3(i0.y + i0.z - i0.x, i0.z + i0.x - i0.y, i0.x + i0.y - i0.z);
-  // wrapped by a float division, as % of negative integers is undefined in GLSL; gradientOf() absorbs a rounding by one
-  base -= period2 * ivec3(floor(vec3(base) / vec3(period2)));
   q1 = ivec3(o1.y + o1.z - o1.x, o1.z + o1.x - o1.y, o1.x + o1.y - o1.z);
   q2 = ivec3(o2.y + o2.z - o2.x, o2.z + o2.x - o2.y, o2.x + o2.y - o2.z);
+}
+
+// A corner of a cell from its first, 0..3.
+ivec3 cornerOf(int i, ivec3 q1, ivec3 q2) { return i == 0 ? ivec3(0) : i == 1 ? q1 : i == 2 ? q2 : ivec3(1); }
+
+// A vertex within one period, by a float division, as % of negative integers is undefined in GLSL; gradientOf() absorbs a
+// rounding by one.
+ivec3 wrapped(ivec3 vertex, ivec3 period2) { return vertex - period2 * ivec3(floor(vec3(vertex) / vec3(period2))); }
+
+// What a corner of gradient g adds to value and derivative at d from it; w: how far within its reach that is, above 0.
+void addCorner(vec3 g, vec3 d, float w, inout float value, inout vec3 grad) {
+  float gd = dot(g, d);
+  float w2 = w * w;
+  float w3 = w2 * w;
+  grad += g * w3 - d * (6.0 * w2 * gd);
+  value += w3 * gd;
 }
 
 // p: position in lattice units, |p| < 1e5; period: whole units per axis, at least 2; lap: time in laps, any real;
@@ -65,54 +77,18 @@ float flowNoise(vec3 p, ivec3 period, uint seed, float lap, int cycles, out vec3
   vec3 fo;
   ivec3 q1;
   ivec3 q2;
-  cellOf(p, period2, base, fo, q1, q2);
+  cellOf(p, base, fo, q1, q2);
+  base = wrapped(base, period2);
   grad = vec3(0.0);
   float s = 0.0;
   // a loop, as shader compilers would otherwise work on four copies of the corner for every call
   for (int i = 0; i < 4; i++) {
-    ivec3 q = i == 0 ? ivec3(0) : i == 1 ? q1 : i == 2 ? q2 : ivec3(1);
+    ivec3 q = cornerOf(i, q1, q2);
     vec3 d = fo - vec3(q) * 0.5;
     float w = 0.5 - dot(d, d);
     if (w <= 0.0) continue;
-    vec3 g = gradientOf(base + q, period2, seed, lap, cycles);
-    float gd = dot(g, d);
-    float w2 = w * w;
-    float w3 = w2 * w;
-    grad += g * w3 - d * (6.0 * w2 * gd);
-    s += w3 * gd;
+    addCorner(gradientOf(base + q, period2, seed, lap, cycles), d, w, s, grad);
   }
   grad *= FLOW_SCALE;
   return s * FLOW_SCALE;
-}
-
-// Divergence-free flow from three potentials (Bridson, Hourihan & Nordenstam, "Curl-Noise", 2007), which share the cell.
-vec3 curl(vec3 p, ivec3 period, uint seed, float lap, int cycles) {
-  ivec3 period2 = period * 2;
-  ivec3 base;
-  vec3 fo;
-  ivec3 q1;
-  ivec3 q2;
-  cellOf(p, period2, base, fo, q1, q2);
-  vec3 a = vec3(0.0);
-  vec3 b = vec3(0.0);
-  vec3 c = vec3(0.0);
-  for (int i = 0; i < 4; i++) {
-    ivec3 q = i == 0 ? ivec3(0) : i == 1 ? q1 : i == 2 ? q2 : ivec3(1);
-    vec3 d = fo - vec3(q) * 0.5;
-    float w = 0.5 - dot(d, d);
-    if (w <= 0.0) continue;
-    float w2 = w * w;
-    float w3 = w2 * w;
-    for (int k = 0; k < 3; k++) {
-      vec3 g = gradientOf(base + q, period2, seed + uint(k), lap, cycles);
-      vec3 grad = g * w3 - d * (6.0 * w2 * dot(g, d));
-      if (k == 0) a += grad;
-      if (k == 1) b += grad;
-      if (k == 2) c += grad;
-    }
-  }
-  a *= FLOW_SCALE;
-  b *= FLOW_SCALE;
-  c *= FLOW_SCALE;
-  return vec3(c.y - b.z, a.z - c.x, b.x - a.y);
 }

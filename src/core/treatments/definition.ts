@@ -35,6 +35,8 @@ export interface TreatmentContext {
   once: boolean;
   /** where the layer's elements are before space is bent */
   extent: Extent;
+  /** how many there are */
+  elements: number;
   /** the route the layer winds around, in metres and turns per metre */
   route: RouteShape;
   /** turns under which the layer looks the same: all of it about an axis, or each element about an axis of its own */

@@ -49,7 +49,7 @@ export function pipelineIn(scene: Scene, layer: Layer, share: number): Pipeline 
   const out: Pipeline = { element, piece: [], space: [], structure: '' };
   const active = activeTreatments(layer);
   if (active.length > 0) {
-    const context = treatedIn(scene, layer);
+    const context = treatedIn(scene, layer, share);
     active.forEach((t, i) => {
       const { sort, kernel, values } = treatmentOf(t.kind);
       const reach = t.reach === 'everywhere' ? null : (phase: number) => reachValues(t, context, phase);

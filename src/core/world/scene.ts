@@ -50,8 +50,8 @@ export function sceneOf(piece: Piece, turnOf: TurnOf): Scene {
   return scene;
 }
 
-/** What the treatments of a layer may know of it. */
-export function treatedIn({ piece, world }: Scene, layer: Layer): TreatmentContext {
+/** What the treatments of a layer may know of it at a share 0..1 of its final count. */
+export function treatedIn({ piece, world }: Scene, layer: Layer, share = 1): TreatmentContext {
   const definition = definitionOf(layer.kind);
   const once = standsOnce(piece, layer);
   return {
@@ -59,6 +59,7 @@ export function treatedIn({ piece, world }: Scene, layer: Layer): TreatmentConte
     tiled: definition.tiled(layer) && !once,
     once,
     extent: definition.extent(layer, world),
+    elements: definition.elementCount(layer, share, world),
     route: routeOfLayer(piece, layer.id),
     turnStep: (axis, each) => definition.turnStep(layer, axis, each),
   };

@@ -51,9 +51,6 @@ export interface MatterDrawn extends DrawnBase {
   draw(at: readonly VisiblePart[], target: THREE.WebGLRenderTarget): void;
 }
 
-/** A part of a layer's light, and the numbers of the targets that its blur may belong to. */
-export type LitPart = VisiblePart & { levels: readonly number[] };
-
 /** Where light of one pass is drawn, by the size of its blur. */
 export interface LightTargets {
   /** Makes what is drawn next that of one range of blur. @returns its target */
@@ -65,8 +62,11 @@ export interface LightTargets {
 /** What is added to what is there, in a target by the size of its blur. */
 export interface LightDrawn extends DrawnBase {
   readonly stage: 'light';
+  /** particles of which a frame's density leaves some out */
+  readonly thins?: number;
   show(moment: Moment, time: number): void;
-  draw(at: readonly LitPart[], to: LightTargets): void;
+  /** Draws what was found wherever it is seen. */
+  draw(to: LightTargets): void;
 }
 
 export type Drawn = Behind | MatterDrawn | LightDrawn;

@@ -8,7 +8,12 @@ const slot = <T>(value: T): Slot<T> => ({ value });
 const texture = (): Slot<THREE.Texture | null> => slot<THREE.Texture | null>(null);
 
 /** Where elements are and how bright they are at a moment. */
-const momentUniforms = () => ({ uOpenPlace: texture(), uClosePlace: texture(), uOpenLook: texture(), uLight: slot(1) });
+export const momentUniforms = () => ({
+  uOpenPlace: texture(),
+  uClosePlace: texture(),
+  uOpenLook: texture(),
+  uLight: slot(1),
+});
 
 /** The same, and by how much their tile is moved. */
 export const elementUniforms = () => ({ ...momentUniforms(), uTileOffset: slot(0) });
@@ -19,6 +24,7 @@ export const particleUniforms = () => ({
   uTile: slot(1),
   uSoftness: slot(0),
   uSprite: slot(0),
+  uKept: slot(new THREE.Vector2()),
 });
 
 export function showElements(uniforms: ReturnType<typeof momentUniforms>, { open, close, light }: Moment): void {

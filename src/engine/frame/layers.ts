@@ -2,29 +2,30 @@ import { within } from '../../core/layers/drawing';
 import { definitionOf, type Layer } from '../../core/layers/kinds';
 import type { Piece } from '../../core/piece/schema';
 import { frameAt } from '../../core/time/lap';
-import type { Behind, Drawn, DrawingMeans, LightDrawn, LitPart, MatterDrawn } from '../drawings/drawing';
+import type { Behind, Drawn, DrawingMeans, LightDrawn, MatterDrawn } from '../drawings/drawing';
 import type { LayerFrame, Moment, Phases } from '../layer/frame';
 import { GpuLayer } from '../layer/gpuLayer';
 import { Sorter, type SortJob } from '../seen/sorter';
-import { levelsOf, radiusRange } from './levels';
 import type { FrameRequest } from './request';
 import type { Shot } from './shot';
 import { visibleParts, type VisiblePart } from './visible';
 
 /** A drawing at one moment, and where it is seen. */
-interface Shown<D extends Drawn, Part = VisiblePart> {
+interface Shown<D extends Drawn> {
   drawn: D;
   moment: Moment;
-  at: readonly Part[];
+  at: readonly VisiblePart[];
 }
 export type ShownMatter = Shown<MatterDrawn>;
-export type ShownLight = Shown<LightDrawn, LitPart>;
+export type ShownLight = Shown<LightDrawn>;
 
 /** All that is drawn in one frame, in order. It is the same in every pass of it. */
 export interface ShownLayers {
   behind: Behind | null;
   matter: readonly ShownMatter[];
   light: readonly ShownLight[];
+  /** whether leaving out particles may save time */
+  thins: boolean;
   /** whether something can hide what is behind it, in this frame or another: a sky is behind everything in every pass too */
   solid: boolean;
 }
@@ -51,12 +52,18 @@ export class HeldLayers {
   }
 
   /** One layer moved to a frame, and what the GPU holds of it. */
-  move(piece: Piece, layer: Layer, phases: Phases, shareOf: (layer: Layer) => number): [GpuLayer, LayerFrame] {
+  move(
+    piece: Piece,
+    layer: Layer,
+    phases: Phases,
+    shareOf: (layer: Layer) => number,
+    density = 1,
+  ): [GpuLayer, LayerFrame] {
     const before = this.held.get(layer.id);
     const { held, pipeline } = GpuLayer.fitting(before, piece, layer, shareOf(layer), this.means);
     if (before && before !== held) this.replaced.push(before);
     this.held.set(layer.id, held);
-    return [held, held.moveTo(piece, layer, pipeline, phases, shareOf)];
+    return [held, held.moveTo(piece, layer, pipeline, phases, shareOf, density)];
   }
 
   /** Moves every layer that is seen, or that a seen one is made of, to a frame; what is seen of them is returned. */
@@ -70,7 +77,8 @@ export class HeldLayers {
     const named = new Set(seen.flatMap((layer) => definitionOf(layer.kind).madeOf?.(layer) ?? []));
     const moved = piece.layers
       .filter((layer) => !layer.hidden || named.has(layer.id))
-      .map((layer) => this.move(piece, layer, phases, shareOf));
+      // what others are made of is there as a whole
+      .map((layer) => this.move(piece, layer, phases, shareOf, named.has(layer.id) ? 1 : request.density));
     const frames = new Map(moved.map(([, frame]) => [frame.layer.id, frame]));
     for (const [held, frame] of moved) for (const drawn of held.drawn) drawn.update(frame, (id) => frames.get(id));
     const shown = shownOf(
@@ -98,10 +106,8 @@ const jobsOf = (shown: readonly (ShownMatter | ShownLight)[]): SortJob[] =>
     drawn.sorting ? [{ sorting: drawn.sorting, moment: moment.index, at, show: () => drawn.show(moment, 0.5) }] : [],
   );
 
-const litPart = (frame: LayerFrame, shot: Shot, part: VisiblePart): LitPart => ({
-  ...part,
-  levels: levelsOf(radiusRange(frame, shot, part)),
-});
+/** Particles under this number take no time worth having. */
+const MANY = 2000;
 
 function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLayers {
   let behind: Behind | null = null;
@@ -117,10 +123,11 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLa
         if (!within(drawn.shown, now, frames) || (drawn.momentary && index > 0)) continue;
         if (drawn.stage === 'behind') behind ??= drawn;
         else if (drawn.stage === 'matter') matter.push({ drawn, moment, at: parts });
-        else light.push({ drawn, moment, at: parts.map((part) => litPart(frame, shot, part)) });
+        else light.push({ drawn, moment, at: parts });
       }
     });
   }
+  const thins = light.reduce((sum, { drawn }) => sum + (drawn.thins ?? 0), 0) >= MANY;
   const solid = layers.some(([{ drawn }]) => drawn.some(({ stage }) => stage !== 'light'));
-  return { behind, matter, light, solid };
+  return { behind, matter, light, solid, thins };
 }

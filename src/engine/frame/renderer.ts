@@ -48,6 +48,8 @@ export class Renderer {
   private light: THREE.WebGLRenderTarget | null = null;
   private piece: Piece | null = null;
   private losing = false;
+  /** whether leaving out particles may have saved time in the last frame */
+  thins = false;
 
   /**
    * @param canvas drawn to by {@link draw}; its size follows the request
@@ -127,6 +129,7 @@ export class Renderer {
     setFrame(view, piece, shot, request);
     this.sum.setLook(piece);
     const shown = this.layers.at(piece, shot, request);
+    this.thins = shown.thins;
     clearSky(view);
     shown.behind?.surround();
     this.sum.clear(targets);
@@ -146,9 +149,9 @@ export class Renderer {
       this.sum.addMatter(targets, shot, pass.total);
     }
     const to = lightTargets(view, targets, few, used);
-    for (const { drawn, moment, at } of shown.light) {
+    for (const { drawn, moment } of shown.light) {
       drawn.show(moment, t);
-      drawn.draw(at, to);
+      drawn.draw(to);
     }
   }
 

@@ -10,6 +10,8 @@ export interface FrameRequest {
   passes: number;
   /** draw each layer's working count instead of its final one */
   working: boolean;
+  /** share 0..1 of the particles that is drawn, with the light of all; 1 for all that is kept */
+  density: number;
   /** grain and dither; off for measuring */
   texture: boolean;
   /** elements' own motion while the shutter is open; a live frame may leave it to the camera's */

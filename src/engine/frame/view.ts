@@ -47,7 +47,7 @@ export const makeView = () => ({
   uSoftHiding: { value: 0 },
   uKeepDepth: { value: 0 },
   // of one target
-  uLevel: { value: new THREE.Vector4() },
+  uLevel: { value: 1 },
 });
 export type View = ReturnType<typeof makeView>;
 

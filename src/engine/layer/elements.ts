@@ -3,6 +3,7 @@ import type { Pipeline, Step } from '../../core/world/pipeline';
 import type { Gpu } from '../gl/gpu';
 import { fullscreenMaterial } from '../gl/quad';
 import { Feed } from './feed';
+import { TableTexture } from './table';
 import { ELEMENT_ROW, elementProgram } from './program';
 
 /** Rest values of the elements as a texture, four numbers a texel. */
@@ -36,15 +37,17 @@ export class ElementPass {
   private readonly targets: THREE.WebGLRenderTarget[] = [];
   private readonly rest: THREE.DataTexture | null;
   private readonly feed: Feed;
+  /** what each slot was worked out from last */
+  private readonly states: unknown[][] = [];
 
   constructor(
     private readonly gpu: Gpu,
     pipeline: Pipeline,
     private readonly sort: ElementSort,
-    gradient: THREE.Texture,
+    private readonly gradient: THREE.Texture,
   ) {
     this.rest = sort.rest ? restTexture(sort.rest) : null;
-    this.feed = new Feed(this.stepsOf(pipeline));
+    this.feed = new Feed(this.stepsOf(pipeline), (kernel) => new TableTexture(gpu, kernel));
     this.material = fullscreenMaterial(elementProgram(pipeline, sort.bodies, sort.turned), {
       ...this.feed.uniforms,
       uGradient: { value: gradient },
@@ -60,10 +63,25 @@ export class ElementPass {
     return this.sort.bodies ? pipeline.element : [...pipeline.element, ...pipeline.space];
   }
 
-  /** Evaluates a pipeline of the same structure at a phase into a slot. */
-  run(slot: number, pipeline: Pipeline, phase: number, echoOf: readonly string[]): THREE.WebGLRenderTarget {
+  /**
+   * Evaluates a pipeline of the same structure at a phase into a slot, unless all of it is as it was there the last time.
+   * @param count of the first elements, all or fewer; what the others are is not known then
+   */
+  run(
+    slot: number,
+    pipeline: Pipeline,
+    phase: number,
+    echoOf: readonly string[],
+    count: number,
+  ): THREE.WebGLRenderTarget {
     const target = this.target(slot);
+    const rows = Math.ceil(count / ELEMENT_ROW);
     this.feed.at(this.stepsOf(pipeline), phase, echoOf);
+    const state = [...this.feed.state(), this.gradient.version, rows];
+    const { [slot]: before } = this.states as (unknown[] | undefined)[];
+    if (before?.length === state.length && state.every((value, i) => Object.is(value, before[i]))) return target;
+    this.states[slot] = state;
+    target.viewport.set(0, 0, target.width, rows);
     this.gpu.quad.draw(this.gpu.renderer, this.material, target);
     return target;
   }
@@ -73,7 +91,8 @@ export class ElementPass {
     const made = this.targets[slot] as THREE.WebGLRenderTarget | undefined;
     if (made) return made;
     const rows = Math.max(1, Math.ceil(this.count / ELEMENT_ROW));
-    const target = new THREE.WebGLRenderTarget(ELEMENT_ROW, rows, {
+    // no wider than needed: a texel without an element is worked out like the others
+    const target = new THREE.WebGLRenderTarget(Math.min(this.count, ELEMENT_ROW) || 1, rows, {
       count: this.sort.turned ? 4 : 2,
       type: THREE.FloatType,
       format: THREE.RGBAFormat,

@@ -15,7 +15,7 @@ describe('uniforms of a pipeline', () => {
   it('every parameter of every step has a value, and follows the phase', () => {
     let moved = 0;
     for (const own of steps) {
-      const feed = new Feed(own);
+      const feed = new Feed(own, () => ({ of: () => new THREE.Texture(), dispose: () => undefined }));
       const at = (phase: number): string => {
         feed.at(own, phase);
         return JSON.stringify(

@@ -37,6 +37,8 @@ export interface LayerFrame {
   colours: THREE.Texture;
   /** the present one first */
   moments: readonly Moment[];
+  /** the share 0..1 of its particles that is drawn, with the light of all */
+  density: number;
   /** the share 0..1 of its elements that is drawn of a layer */
   shareOf: (layer: Layer) => number;
 }

@@ -13,6 +13,8 @@ import { fillGradient, gradientTexture } from './gradient';
 export class GpuLayer {
   readonly elements: ElementPass;
   readonly drawn: readonly Drawn[];
+  /** its elements are particles that may be left out from the last on */
+  private readonly thins: boolean;
   private readonly gradient = gradientTexture();
   /** the layer at the frame that was asked for last */
   frame: LayerFrame | null = null;
@@ -37,6 +39,7 @@ export class GpuLayer {
     const count = definition.elementCount(layer, share, world);
     const rest = definition.rest?.(layer, world, share) ?? null;
     this.elements = new ElementPass(means.gpu, means.pipeline, { count, bodies, turned, rest }, this.gradient);
+    this.thins = drawings.every((drawing) => drawing.as === 'sprites' && drawing.fair === count);
     this.drawn = drawings.map((drawing) => drawn(drawing, means));
   }
 
@@ -73,17 +76,19 @@ export class GpuLayer {
     pipeline: Pipeline,
     phases: Phases,
     shareOf: (layer: Layer) => number,
+    density: number,
   ): LayerFrame {
     const definition = definitionOf(layer.kind);
     const { frames } = piece.lap;
     const [openPhase, phase, closePhase] = phases;
     fillGradient(this.gradient, definition.gradient(layer));
+    const count = this.thins ? Math.ceil(this.elements.count * density) : this.elements.count;
     const additive = definition.bodies?.(layer) !== true;
     const moments = layerEchoes(layer, phase, frames).map(({ behind, light, of }, echo): Moment => {
       const held = (at: number): number => shownPhase(layer, at - behind, phase - behind, frames);
       const [first, last] = [held(openPhase), held(closePhase)];
-      const open = this.elements.run(echo * 2, pipeline, first, of);
-      const close = last === first ? open : this.elements.run(echo * 2 + 1, pipeline, last, of);
+      const open = this.elements.run(echo * 2, pipeline, first, of, count);
+      const close = last === first ? open : this.elements.run(echo * 2 + 1, pipeline, last, of, count);
       return {
         index: echo,
         open: open.textures,
@@ -104,6 +109,7 @@ export class GpuLayer {
       look: definition.look(layer),
       colours: this.gradient,
       moments,
+      density,
       shareOf,
     };
     return this.frame;

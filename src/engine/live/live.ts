@@ -38,7 +38,7 @@ export class LivePicture {
   private running = false;
   private readonly size = new LiveScale();
   /** the picture of one pass that was drawn last */
-  private last = { scale: 1, ms: 0 };
+  private last = { scale: 1, density: 1, ms: 0 };
   private changedAt = 0;
   private lastTick = 0;
   private fps = 0;
@@ -152,7 +152,7 @@ export class LivePicture {
     return true;
   }
 
-  private request(passes: number, scale: number): FrameRequest | null {
+  private request(passes: number, scale: number, density = 1): FrameRequest | null {
     if (!this.piece || !this.view) return null;
     const { frames } = this.piece.lap;
     const frameIndex = Math.floor(this.phase * frames + 1e-6) % frames;
@@ -163,6 +163,7 @@ export class LivePicture {
       height: Math.max(16, Math.round(this.view.height * scale)),
       passes,
       working: this.view.working,
+      density,
       texture: true,
       elementMotion: passes > 1,
     };
@@ -177,8 +178,8 @@ export class LivePicture {
 
   private drawNow(): void {
     const piece = this.shown();
-    const { scale } = this.size;
-    const request = this.request(1, scale);
+    const { scale, density } = this.size;
+    const request = this.request(1, scale, density);
     if (!piece || !request || !this.view) return;
     const before = performance.now();
     this.renderer.setPiece(piece);
@@ -186,8 +187,8 @@ export class LivePicture {
     this.renderer.finishGpu();
     const ms = performance.now() - before;
     const frameMs = 1000 / rateHz(piece.lap.rate);
-    this.last = { scale, ms };
-    this.size.took(ms, frameMs);
+    this.last = { scale, density, ms };
+    this.size.took(ms, frameMs, this.renderer.thins);
     this.count(frameMs);
     this.tell(request, ms, 1, piece.samples, scale);
   }
@@ -242,7 +243,8 @@ export class LivePicture {
     scale: number,
     finished = false,
   ): void {
-    const { phase, frameIndex } = request;
-    this.listener.status({ phase, frameIndex, fps: this.fps, ms, passes, wanted, scale, finished });
+    const { phase, frameIndex, density: asked } = request;
+    const density = this.renderer.thins ? asked : 1;
+    this.listener.status({ phase, frameIndex, fps: this.fps, ms, passes, wanted, scale, density, finished });
   }
 }

@@ -47,6 +47,42 @@ describe('the size of the live picture', () => {
     expect(after(many(1, 1000), 40, small).scale).toBe(1);
   });
 
+  /** Frames that are paid by the particle: so much for all of them, and the rest whatever is drawn. */
+  const dense = (most: number, least: number, count: number, from = new LiveScale()): LiveScale => {
+    for (let i = 0; i < count; i++) from.took(least + most * from.density, 40, true);
+    return from;
+  };
+
+  it('leaves out as many particles as it takes, at the size that saved nothing, and brings them back', () => {
+    const thin = dense(300, 20, 60);
+    expect([thin.scale, thin.density]).toEqual([0.7, 0.35]);
+    // 24 fast frames bring back one step each
+    for (let i = 0; i < 24 * 8; i++) thin.took(5, 40, true);
+    expect([thin.scale, thin.density]).toEqual([1, 1]);
+  });
+
+  it('leaves out none where that saves nothing, and goes on with the size', () => {
+    const still = new LiveScale();
+    for (let i = 0; i < 60; i++) still.took(1200 * still.scale ** 2, 40, true);
+    expect([still.scale, still.density]).toEqual([0.3, 1]);
+  });
+
+  it('has no particles to leave out in a piece without', () => {
+    const small = paid(1200, 0, 60);
+    expect(small.density).toBe(1);
+    // one that had them is given to another piece
+    const thin = dense(300, 20, 60);
+    thin.took(100, 40, false);
+    expect([thin.scale, thin.density]).toEqual([0.7, 1]);
+  });
+
+  it('goes under half the size with few particles where both are needed', () => {
+    const least = new LiveScale();
+    for (let i = 0; i < 120; i++) least.took(1500 * least.density * (0.1 + least.scale ** 2) + 60, 40, true);
+    expect(least.scale).toBeLessThan(0.5);
+    expect(least.density).toBe(0.25);
+  });
+
   it('stays where a frame neither hurries nor rests', () => {
     const first = new LiveScale().scale;
     expect(after(many(39, 200)).scale).toBe(first);

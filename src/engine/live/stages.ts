@@ -16,13 +16,13 @@ const LEAST = 0.5;
  * The pictures a paused frame is refined through: first as many passes as can be had at once at the size that is shown, then full
  * size. None is worse than the one before: one of fewer passes is shown only where its size makes up for it.
  * @param samples the piece's own passes
- * @param shown scale and milliseconds of the picture of one pass that is shown
+ * @param shown scale, share of the particles and milliseconds of the picture of one pass that is shown
  */
-export function stagesAfter(samples: number, shown: { scale: number; ms: number }): Stage[] {
+export function stagesAfter(samples: number, shown: { scale: number; density: number; ms: number }): Stage[] {
   const scale = Math.max(shown.scale, LEAST);
-  const ms = shown.ms * (scale / shown.scale) ** 2;
+  const ms = (shown.ms * (scale / shown.scale) ** 2) / shown.density;
   const quick = QUICK.find((passes) => passes <= samples && passes * ms <= QUICK_MS) ?? 1;
-  const first = quick > 1 || scale > shown.scale ? [{ passes: quick, scale }] : [];
+  const first = quick > 1 || scale > shown.scale || shown.density < 1 ? [{ passes: quick, scale }] : [];
   const enough = (passes: number): boolean => (scale < 1 ? passes * 2 >= quick : passes > quick);
   const full = [...FULL.filter((passes) => passes < samples), samples].map((passes) => ({ passes, scale: 1 }));
   return [...first, ...full.filter(({ passes }) => enough(passes))];

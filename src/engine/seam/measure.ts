@@ -26,6 +26,7 @@ export async function measureSeam(
       passes,
       working: false,
       texture: false,
+      density: 1,
       elementMotion: false,
     });
   const step: number[] = [];

@@ -33,7 +33,6 @@ export const backdrop: LayerDefinition<BackdropLayer, BackdropValues> = {
   look: (layer) => ({
     softness: 0,
     lineWidth: 0,
-    largestRadius: 0,
     matter: layer.matter,
     sprite: 0,
     sky:

@@ -171,7 +171,7 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
     piecesOf(layer.treatments),
     layer.arrangement === 'scatter' && [layer.boxX, layer.boxY, layer.boxZ, layer.distance, layer.fill, layer.seed],
   ],
-  look: (layer) => ({ softness: 0, lineWidth: 0, largestRadius: 0, matter: layer.matter, sprite: 0 }),
+  look: (layer) => ({ softness: 0, lineWidth: 0, matter: layer.matter, sprite: 0 }),
   gradient: (layer) => layer.gradient,
   light: () => 1,
   extent(layer, context: World) {

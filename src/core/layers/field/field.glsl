@@ -3,7 +3,7 @@
 // @choice fieldPlace random position noise
 // @kernel field fieldElement id
 // @include ../../random/order.glsl
-// @include ../../noise/flow.glsl
+// @include ../../noise/moment.glsl
 // @include ../../space/route.glsl
 // @include ../../space/profile.glsl
 
@@ -32,10 +32,11 @@ vec3 fieldRest(int shape, vec3 u, vec3 extent, float inner) {
 // grid: rows along x, y, z of a grid, of which every stride-th layer along z is drawn; jitter: share of a row;
 // radius: of the most common particle, metres; variation: 0 all alike .. 1 a steep distribution up to 12 times larger;
 // sizeBy: 0 by that law, 1 by the profile from the smallest draw to the largest; glint: 0 all equally bright .. 1 a few far
-// brighter; lap: time in laps; place: where on the gradient, 0..1; order: 0..1 by chance.
+// brighter; lap: time in laps; patch_: a table of the moment for the noise of place (noise/moment.glsl); place: where on the gradient, 0..1; order: 0..1 by chance.
 void fieldElement(uint id, uint seed, int shape, vec3 extent, float inner, vec3 at, ivec3 grid, int stride, float jitter,
                   float radius, float variation, int sizeBy, vec4 profileA, vec4 profileB, float glint, int placeBy,
-                  float placeSpread, vec3 placeScale, ivec3 placePeriod, int placeCycles, float tile,
+                  float placeSpread, vec3 placeScale, ivec3 placePeriod, int placeCycles, sampler2D patch_,
+                  ivec3 patchFrom, ivec3 patchSize, int patchOctaves, float tile,
                   vec4 course, sampler2D track, float lap, out vec3 position, out vec4 rotation, out float size, out float place,
                   out float light, out float order) {
   uvec4 h = pcg4d(uvec4(id, seed, 3u, 0u));
@@ -68,7 +69,10 @@ void fieldElement(uint id, uint seed, int shape, vec3 extent, float inner, vec3 
   }
   if (placeBy == FIELD_PLACE_NOISE) {
     vec3 slope;
-    float n = flowNoise(local * placeScale, placePeriod, seed + 101u, lap, placeCycles, slope);
+    ivec3 first;
+    ivec3 many;
+    windowOf(patchFrom, patchSize, 0, patchOctaves, first, many);
+    float n = flowNoiseAt(local * placeScale, placePeriod, seed + 101u, lap, placeCycles, patch_, 0, first, many, slope);
     place = 0.5 + 1.2 * n + (unit(h.z) - 0.5) * 0.12;
   }
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);

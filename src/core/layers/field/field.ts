@@ -1,4 +1,5 @@
 import { fitNoise } from '../../noise/fit';
+import { momentOf } from '../../noise/moment';
 import { profileHalves } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
 import { DARK, spriteOf } from '../base';
@@ -7,7 +8,7 @@ import type { LayerDefinition } from '../definition';
 import { gridParts, sliceOrder } from './slices';
 import { fieldKernel, fieldPlace, fieldShape, type FieldValues } from './field.gen';
 import { presets } from './presets';
-import { still } from '../../elements/extent';
+import { boxOf, still, type Extent } from '../../elements/extent';
 import { FieldForm, type FieldLayer } from './form';
 
 const tiled = (layer: FieldLayer): boolean => ['box', 'corridor', 'strand', 'grid'].includes(layer.shape);
@@ -28,6 +29,19 @@ function gridStride(layer: FieldLayer, share: number): number {
   while (rows % stride !== 0) stride--;
   return stride;
 }
+
+/** What field.glsl adds to the seed for the noise of place. */
+const PATCH_SEED = 101;
+
+/** Where its particles are before a route winds them. */
+const straightExtent = (layer: FieldLayer, tile: number): Extent =>
+  still({
+    halfWidth: layer.width / 2,
+    halfHeight: layer.height / 2,
+    centre: [layer.aside, layer.above],
+    from: tiled(layer) ? 0 : layer.ahead - layer.depth / 2,
+    to: tiled(layer) ? tile : layer.ahead + layer.depth / 2,
+  });
 
 export const field: LayerDefinition<FieldLayer, FieldValues> = {
   kind: 'field',
@@ -50,6 +64,11 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
     const { tile } = context;
     const [profileA, profileB] = profileHalves(layer.sizeProfile);
     const patch = fitNoise(layer.placeScale, tile);
+    const moment = momentOf(
+      { ...patch, seed: layer.seed + PATCH_SEED, potentials: 1, lap: phase, cycles: layer.placeCycles, octaves: 1 },
+      boxOf(straightExtent(layer, tile)),
+      layer.placeBy === 'noise' ? field.elementCount(layer, share, context) : 0,
+    );
     const route = context.routeOf(layer.follow);
     return {
       seed: layer.seed,
@@ -71,6 +90,10 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
       placeScale: patch.scale,
       placePeriod: patch.period,
       placeCycles: layer.placeCycles,
+      patch_: moment.table,
+      patchFrom: moment.from,
+      patchSize: moment.size,
+      patchOctaves: moment.octaves,
       tile,
       ...courseValues(route),
       lap: phase,
@@ -84,12 +107,14 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
       return [{ as: 'sprites', ...gridParts(x * y, z / gridStride(layer, share), layer.jitter) }];
     }
     // along a drawn route a slice may be anywhere
-    if (tiled(layer) && !drawn) return [{ as: 'sprites', ...sliceOrder(count, layer.seed) }];
+    if (tiled(layer) && !drawn) return [{ as: 'sprites', ...sliceOrder(count, layer.seed), fair: count }];
     return [
       {
         as: 'sprites',
         order: Uint32Array.from({ length: count }, (_, id) => id),
         parts: [{ from: 0, to: 1, first: 0, count }],
+        // rows of a grid are none
+        ...(layer.shape === 'grid' ? {} : { fair: count }),
       },
     ];
   },
@@ -102,8 +127,6 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
   look: (layer) => ({
     softness: layer.softness,
     lineWidth: 0,
-    largestRadius:
-      layer.size * (layer.sizeBy === 'profile' ? Math.max(...layer.sizeProfile) : 1 + 11 * layer.variation ** 2),
     matter: DARK,
     ...spriteOf(layer),
   }),
@@ -111,14 +134,7 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
   extent(layer, context) {
     const across = Math.hypot(Math.abs(layer.aside) + layer.width / 2, Math.abs(layer.above) + layer.height / 2);
-    const straight = still({
-      halfWidth: layer.width / 2,
-      halfHeight: layer.height / 2,
-      centre: [layer.aside, layer.above],
-      from: tiled(layer) ? 0 : layer.ahead - layer.depth / 2,
-      to: tiled(layer) ? context.tile : layer.ahead + layer.depth / 2,
-    });
-    return carriedAlong(straight, context.routeOf(layer.follow), across);
+    return carriedAlong(straightExtent(layer, context.tile), context.routeOf(layer.follow), across);
   },
   closingSteps: () => ({}),
 };

@@ -118,7 +118,6 @@ export const ground: LayerDefinition<GroundLayer, GroundValues> = {
   look: (layer) => ({
     softness: 0,
     lineWidth: 0,
-    largestRadius: 0,
     matter: layer.matter,
     sprite: 0,
     ripple:

@@ -95,10 +95,9 @@ export const links: LayerDefinition<LinksLayer, LinksValues> = {
     light: evaluateAnimated(layer.light, phase),
     gradient: layer.linkGradient,
   }),
-  look: (layer) => ({
+  look: () => ({
     softness: 0.6,
     lineWidth: 0,
-    largestRadius: layer.size * 2 ** layer.variation,
     matter: DARK,
     sprite: 0,
   }),

@@ -3,7 +3,7 @@
 // @choice streamPlace age chance group birth
 // @kernel stream streamElement id rest
 // @include ../../random/hash.glsl
-// @include ../../noise/flow.glsl
+// @include ../../noise/moment.glsl
 // @include ../../space/route.glsl
 // @include ../../space/profile.glsl
 
@@ -32,14 +32,15 @@ void streamBirth(int form, vec3 extent, vec4 u, vec4 rest, out vec3 at, out vec3
 // generations: how many laps the longest life spans; seconds of a lap; form: 0 point, 1 box, 2 plane, 3 ball, 4 disc,
 // 5 surface of a body (rest holds the place); extent in metres; speed m/s along heading (unit vector), spread 0 straight on
 // .. 1 in every direction, outwards: 1 along the emitter's own surface instead; life in seconds, lifeSpread and early:
-// shares of it; drag per second; wind m/s; gravity m/s²; turbulence: metres an old particle is carried, whirl: its noise;
+// shares of it; drag per second; wind m/s; gravity m/s²; turbulence: metres an old particle is carried, whirl: its noise, and a table
+// of the moment (noise/moment.glsl);
 // groups, and the factors from each to the next of speed, life, drag and size; travel: metres per lap the emitter moves on
 // its route, circle: metres of the ring it goes around, turns of it per lap; profiles: size and light over life; placeBy: 0 by
 // age, 1 by chance, 2 by group, 3 by time of birth.
 void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int step_, int generations, float seconds, int form, vec3 extent,
                    vec3 heading, float speed, float speedSpread, float spread, int outwards, float life, float lifeSpread,
                    float early, float drag, vec3 wind, vec3 gravity, float turbulence, vec3 whirlScale, ivec3 whirlPeriod,
-                   int whirlCycles, int groups, vec4 groupFactors, float travel, float tile, float circle, float circleTurns,
+                   int whirlCycles, sampler2D whirl, ivec3 whirlFrom, ivec3 whirlSize, int whirlOctaves, int groups, vec4 groupFactors, float travel, float tile, float circle, float circleTurns,
                    vec4 course, sampler2D track, float routeOn, float radius, float variation, vec4 sizeA, vec4 sizeB,
                    vec4 lightA, vec4 lightB, int placeBy, float placeSpread, float lap, out vec3 position, out vec4 rotation,
                    out float size, out float place, out float light, out float fade, out float order, out uint key) {
@@ -106,7 +107,10 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
   float fall = x < 0.02 ? age * age * (0.5 - x * (1.0 / 6.0) + x * x * (1.0 / 24.0)) : (age - slow) / k;
   position = from + at + v0 * slow + wind * (age - slow) + gravity * fall;
   if (turbulence > 0.0) {
-    vec3 carried = curl(position * whirlScale, whirlPeriod, seed + 61u, lap, whirlCycles);
+    ivec3 first;
+    ivec3 many;
+    windowOf(whirlFrom, whirlSize, 0, whirlOctaves, first, many);
+    vec3 carried = curlAt(position * whirlScale, whirlPeriod, seed + 61u, lap, whirlCycles, whirl, 0, first, many);
     // grows with age, so nothing jumps at birth
     position += carried * (turbulence * 0.39 * t * (2.0 - t));
   }

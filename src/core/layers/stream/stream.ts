@@ -1,4 +1,5 @@
 import { fitNoise } from '../../noise/fit';
+import { momentOf } from '../../noise/moment';
 import { UNPLACED, type Placement } from '../../elements/place/form';
 import type { Drawing } from '../drawing';
 import type { World } from '../../elements/world';
@@ -9,6 +10,7 @@ import { surfacePoints } from '../../solids/surface';
 import { evaluateAnimated } from '../../time/animated';
 import { spriteOf } from '../base';
 import { carriedAlong, courseValues, paceOf } from '../../elements/course';
+import { boxOf } from '../../elements/extent';
 import type { LayerDefinition } from '../definition';
 import { placedExtent } from '../../elements/place/place';
 import { birthsOf, type Births } from './births';
@@ -49,6 +51,63 @@ const travelling = (layer: StreamLayer): Placement => (layer.travels ? { ...UNPL
 const bodyOf = (layer: StreamLayer): Source => ({ ...layer, exchange: 'none', exchangeFrom: 0, exchangeTo: 0 });
 const surfaceOf = (layer: StreamLayer): Mesh => sourceMesh(layer.source, bodyOf(layer), 0, 0);
 
+/** How far from its own middle a stream gets, in metres, and how far its bodies reach; of one that travels, at any place of its route. */
+function reachOf(layer: StreamLayer, context: World): { half: [number, number, number]; radius: number } {
+  const route = context.routeOf(layer.follow);
+  const age = longestLife(layer);
+  const inherited =
+    layer.circle * 2 * Math.PI * Math.abs(layer.circleTurns) +
+    (layer.travels ? paceOf(route, context.tile) * context.tile * Math.abs(layer.rounds) : 0);
+  const fastest =
+    layer.speed * (1 + layer.speedSpread) * groupFactor(layer.groupSpeed, layer.groups) + inherited / context.seconds;
+  const k = layer.drag * Math.min(1, layer.groupDrag ** (layer.groups - 1));
+  const slow = k * age < 0.02 ? age : (1 - Math.exp(-k * age)) / k;
+  const strong = layer.drag * groupFactor(layer.groupDrag, layer.groups);
+  const blown = strong * age < 0.02 ? 0 : age - (1 - Math.exp(-strong * age)) / strong;
+  const fall = k * age < 0.02 ? (age * age) / 2 : (age - slow) / k;
+  const loose = fastest * slow + 4 * layer.turbulence;
+  const radius = isBodies(layer)
+    ? surfaceOf(layer).radius *
+      2 *
+      layer.size *
+      2 ** layer.variation *
+      Math.max(...layer.sizeLife) *
+      groupFactor(layer.groupSize, layer.groups)
+    : 0;
+  // a surface's own size is in units of the body, whose corners may reach beyond half of it
+  const spanned = layer.form === 'surface' ? 2 * surfaceOf(layer).radius : 1;
+  const wind = [layer.windX, layer.windY, layer.windZ].map((v) => Math.abs(v) * blown);
+  const half: [number, number, number] = [
+    (layer.width / 2) * spanned + layer.circle + loose + wind[0] + radius,
+    (layer.height / 2) * spanned + layer.circle + loose + wind[1] + Math.abs(layer.gravity) * fall + radius,
+    (layer.depth / 2) * spanned + loose + wind[2] + radius,
+  ];
+  return { half, radius };
+}
+
+/** What stream.glsl adds to the seed for its whirls. */
+const WHIRL_SEED = 61;
+
+/** The noise that carries a stream's particles, and its table of a moment. */
+function whirlOf(layer: StreamLayer, context: World, phase: number, share: number) {
+  const noise = fitNoise(layer.whirl, context.tile);
+  const { half, radius } = reachOf(layer, context);
+  const { table, from, size, octaves } = momentOf(
+    { ...noise, seed: layer.seed + WHIRL_SEED, potentials: 3, lap: phase, cycles: layer.whirlCycles, octaves: 1 },
+    boxOf(layer.travels ? stream.extent(layer, context) : placedExtent(UNPLACED, half, radius)),
+    layer.turbulence > 0 ? stream.elementCount(layer, share, context) : 0,
+  );
+  return {
+    whirlScale: noise.scale,
+    whirlPeriod: noise.period,
+    whirlCycles: layer.whirlCycles,
+    whirl: table,
+    whirlFrom: from,
+    whirlSize: size,
+    whirlOctaves: octaves,
+  };
+}
+
 export const stream: LayerDefinition<StreamLayer, StreamValues> = {
   kind: 'stream',
   label: 'Stream',
@@ -88,7 +147,7 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
     const route = context.routeOf(layer.travels ? layer.follow : null);
     const [sizeA, sizeB] = profileHalves(layer.sizeLife);
     const [lightA, lightB] = profileHalves(isBodies(layer) ? EVEN : layer.lightLife);
-    const whirl = fitNoise(layer.whirl, context.tile);
+    const whirl = whirlOf(layer, context, phase, share);
     return {
       seed: layer.seed,
       births: all.births,
@@ -110,9 +169,7 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
       wind: [layer.windX, layer.windY, -layer.windZ],
       gravity: [0, -layer.gravity, 0],
       turbulence: layer.turbulence,
-      whirlScale: whirl.scale,
-      whirlPeriod: whirl.period,
-      whirlCycles: layer.whirlCycles,
+      ...whirl,
       groups: layer.groups,
       groupFactors: [layer.groupSpeed, layer.groupLife, layer.groupDrag, layer.groupSize],
       travel: context.tile * layer.rounds,
@@ -137,7 +194,8 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
     const count = stream.elementCount(layer, share, context);
     if (isBodies(layer)) return [{ as: 'bodies', mesh: surfaceOf(layer), first: 0, count, shown: null }];
     const order = Uint32Array.from({ length: count }, (_, id) => id);
-    return [{ as: 'sprites', order, parts: [{ from: 0, to: 1, first: 0, count }] }];
+    const { generations } = streamBirths(layer, context.seconds);
+    return [{ as: 'sprites', order, parts: [{ from: 0, to: 1, first: 0, count }], fair: count / generations }];
   },
   structure: (layer) => [
     layer.drawn,
@@ -147,45 +205,15 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
   look: (layer) => ({
     softness: layer.softness,
     lineWidth: 0,
-    largestRadius: isBodies(layer)
-      ? 0
-      : layer.size * 2 ** layer.variation * Math.max(...layer.sizeLife) * groupFactor(layer.groupSize, layer.groups),
     matter: layer.matter,
     ...spriteOf(layer),
   }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => (isBodies(layer) ? 1 : evaluateAnimated(layer.light, phase)),
-  extent(layer, context: World) {
-    const route = context.routeOf(layer.follow);
-    const age = longestLife(layer);
-    const inherited =
-      layer.circle * 2 * Math.PI * Math.abs(layer.circleTurns) +
-      (layer.travels ? paceOf(route, context.tile) * context.tile * Math.abs(layer.rounds) : 0);
-    const fastest =
-      layer.speed * (1 + layer.speedSpread) * groupFactor(layer.groupSpeed, layer.groups) + inherited / context.seconds;
-    const k = layer.drag * Math.min(1, layer.groupDrag ** (layer.groups - 1));
-    const slow = k * age < 0.02 ? age : (1 - Math.exp(-k * age)) / k;
-    const strong = layer.drag * groupFactor(layer.groupDrag, layer.groups);
-    const blown = strong * age < 0.02 ? 0 : age - (1 - Math.exp(-strong * age)) / strong;
-    const fall = k * age < 0.02 ? (age * age) / 2 : (age - slow) / k;
-    const loose = fastest * slow + 4 * layer.turbulence;
-    const radius = isBodies(layer)
-      ? surfaceOf(layer).radius *
-        2 *
-        layer.size *
-        2 ** layer.variation *
-        Math.max(...layer.sizeLife) *
-        groupFactor(layer.groupSize, layer.groups)
-      : 0;
-    // a surface's own size is in units of the body, whose corners may reach beyond half of it
-    const spanned = layer.form === 'surface' ? 2 * surfaceOf(layer).radius : 1;
-    const wind = [layer.windX, layer.windY, layer.windZ].map((v) => Math.abs(v) * blown);
-    const half: [number, number, number] = [
-      (layer.width / 2) * spanned + layer.circle + loose + wind[0] + radius,
-      (layer.height / 2) * spanned + layer.circle + loose + wind[1] + Math.abs(layer.gravity) * fall + radius,
-      (layer.depth / 2) * spanned + loose + wind[2] + radius,
-    ];
+  extent(layer, context) {
+    const { half, radius } = reachOf(layer, context);
     if (!layer.travels) return placedExtent(layer, half, radius);
+    const route = context.routeOf(layer.follow);
     const along = context.tile / 2;
     const place: Placement = { ...UNPLACED, ahead: along };
     const straight = placedExtent(place, [half[0], half[1], half[2] + along], radius);

@@ -175,7 +175,7 @@ export const tunnel: LayerDefinition<TunnelLayer, TunnelValues> = {
     return out;
   },
   structure: (layer) => [cornersOf(layer), layer.section, layer.nested > 0, layer.lines, layer.wall, layer.rings],
-  look: (layer) => ({ softness: 0, lineWidth: layer.width, largestRadius: 0, matter: DARK, sprite: 0 }),
+  look: (layer) => ({ softness: 0, lineWidth: layer.width, matter: DARK, sprite: 0 }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
   extent(layer, context) {

@@ -1,5 +1,6 @@
-import { carriedFarther } from '../../elements/extent';
+import { boxOf, carriedFarther } from '../../elements/extent';
 import { fitNoise } from '../../noise/fit';
+import { momentOf } from '../../noise/moment';
 import { animated, form, heading, integer, number, tag, type ValueOf, largest } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
 import { treatmentBase, treatmentReach } from '../base';
@@ -54,6 +55,9 @@ export type Drift = ValueOf<typeof DriftForm>;
 /** The farthest one octave carries an element, in units of the amount (of two million places and times the largest was 3.72). */
 const REACH = 4;
 
+/** What drift.glsl adds to the seed for its noise. */
+const AIR_SEED = 11;
+
 export const drift: TreatmentDefinition<Drift, DriftValues> = {
   kind: 'drift',
   label: 'Drift',
@@ -62,17 +66,26 @@ export const drift: TreatmentDefinition<Drift, DriftValues> = {
   form: DriftForm,
   kernel: driftKernel,
   values(t, context, phase) {
-    const { scale, period } = fitNoise(t.scale, context.world.tile);
+    const noise = fitNoise(t.scale, context.world.tile);
     const whole = Math.max(1, Math.round(t.cycles));
+    // whole cycles leave the phase as it is; others run the whole count slower or faster, and do not come back
+    const lap = (phase * t.cycles) / whole;
+    const moment = momentOf(
+      { ...noise, seed: t.seed + AIR_SEED, potentials: 3, lap, cycles: whole, octaves: t.octaves },
+      boxOf(context.extent),
+      context.elements,
+    );
     return {
       seed: t.seed,
       amount: evaluateAnimated(t.amount, phase),
-      scale,
-      period,
+      ...noise,
       cycles: whole,
       octaves: t.octaves,
-      // whole cycles leave the phase as it is; others run the whole count slower or faster, and do not come back
-      lap: (phase * t.cycles) / whole,
+      lap,
+      air: moment.table,
+      airFrom: moment.from,
+      airSize: moment.size,
+      airOctaves: moment.octaves,
     };
   },
   widen: (t, extent) => carriedFarther(extent, REACH * largest(t.amount) * (2 - 2 ** (1 - t.octaves))),

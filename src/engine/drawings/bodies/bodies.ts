@@ -10,6 +10,7 @@ import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
 import { matterMaterial } from '../../matter/program';
+import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram } from '../../seen/sorter';
 import { bodyUniforms, phaseAt, setMatter, showLit } from '../uniforms';
 import fragment from './bodies.frag.glsl?raw';
@@ -71,7 +72,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       uniforms,
       side,
     );
-    const sort = (bent ? '#define BENT\n' : '') + composed + sortSource;
+    const sort = (bent ? '#define BENT\n' : '') + composed + sidesSource + sortSource;
     const program = new SortProgram(sort, uniforms, null);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), material);
     const seen: THREE.InstancedBufferGeometry[][] = [];

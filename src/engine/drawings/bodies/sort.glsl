@@ -1,5 +1,5 @@
 // Which detail of its mesh a body is drawn with, 1 the finest; 0 where it is not in sight. In front of it stand the composed
-// bendBody (layer/program.ts) and frame/view.glsl.
+// bendBody (layer/program.ts), frame/view.glsl and seen/sides.glsl.
 uniform sampler2D uOpenPlace;
 uniform sampler2D uClosePlace;
 uniform sampler2D uOpenLook;
@@ -18,11 +18,6 @@ vec3 bent(vec3 place, float order) {
   vec3 normal = vec3(0.0, 1.0, 0.0);
   bendBody(order, place, normal);
   return place;
-}
-
-// whether a ball that goes from a through the control point b to c is outside one side of what the lens sees
-bool outside(vec3 a, vec3 b, vec3 c, vec3 side, float back, float radius) {
-  return min(min(dot(a, side), dot(b, side)), dot(c, side)) - back > radius;
 }
 
 int classOf(ivec2 texel, int repetition) {
@@ -53,21 +48,15 @@ int classOf(ivec2 texel, int repetition) {
   float radius = stretched * max(uRadius, 0.0);
   if (uRadius >= 0.0) {
     // the way of a body is nearly a parabola; what it may stray from that is a small share of it
-    vec3 control = 2.0 * v1 - 0.5 * (v0 + v2);
+    vec3 control = controlOf(v0, v1, v2);
     float ball = radius + 0.1 * distance(v0, v2);
-    // the lens looks at it from all of its aperture
     float deep = -min(v0.z, min(control.z, v2.z)) + ball;
-    float lens = uApertureHalf * max(uAperture.z, 1.0) * 1.5 * max(abs(deep - uFocus), uFocus) / over(max(uFocus, 1e-3));
-    ball += lens;
-    vec2 wide = (0.5 * uPicture + 2.0) / uPixelFocal;
-    if (outside(v0, control, v2, vec3(0.0, 0.0, 1.0), -0.02, ball)) return 0;
-    if (outside(v0, control, v2, vec3(0.0, 0.0, -1.0), max(uAir.z, 1.0), ball)) return 0;
-    for (int k = 0; k < 4; k++) {
-      vec3 across = k == 0 ? vec3(1.0, 0.0, 0.0) : k == 1 ? vec3(-1.0, 0.0, 0.0) : k == 2 ? vec3(0.0, 1.0, 0.0) : vec3(0.0, -1.0, 0.0);
-      float slope = k < 2 ? wide.x : wide.y;
-      if (uFlat > 0.0) {
-        if (outside(v0, control, v2, across, slope * uFlat, ball)) return 0;
-      } else if (outside(v0, control, v2, (across + vec3(0.0, 0.0, slope)) * inversesqrt(1.0 + slope * slope), 0.0, ball)) return 0;
+    ball += lensReach(0.0, deep, uAperture.z);
+    for (int k = 0; k < SIDES; k++) {
+      vec3 side;
+      float back;
+      sideOf(k, side, back);
+      if (outside(v0, control, v2, side, back, ball)) return 0;
     }
   }
   float px = stretched * uPixelFocal / over(max(-v1.z - radius, 0.05));

@@ -3,17 +3,19 @@ import type { DrawingOf } from '../../../core/layers/drawing';
 import { definitionOf } from '../../../core/layers/kinds';
 import { relink, type Relinked } from '../../../core/layers/links/neighbours';
 import { layerLinks } from '../../../core/world/layers';
-import { fillAttribute } from '../../gl/fill';
 import { fillGradient, gradientTexture } from '../../layer/gradient';
 import { WHOLE, type DrawingKind, type LightDrawn } from '../drawing';
-import { drawLines, linesMesh } from '../segments/lines';
-import { elementUniforms } from '../uniforms';
+import { Lines } from '../segments/lines';
+import { momentUniforms } from '../uniforms';
 
-/** Lists the pairs of a frame. */
-function fill(geometry: THREE.InstancedBufferGeometry, { count, pairs, marks }: Relinked): void {
-  fillAttribute(geometry, 'aPair', pairs, 2);
-  fillAttribute(geometry, 'aMark', marks, 3);
-  geometry.instanceCount = count;
+/** The lines of a frame as line.glsl reads them. */
+function texelsOf({ count, pairs, marks }: Relinked): Float32Array {
+  const texels = new Float32Array(count * 8);
+  for (let i = 0; i < count; i++) {
+    const [open, close, tiles] = marks.subarray(i * 3, i * 3 + 3);
+    texels.set([pairs[i * 2], pairs[i * 2 + 1], open, close, tiles], i * 8);
+  }
+  return texels;
 }
 
 /** A net: lines between near elements, of one layer or two, found anew every frame. */
@@ -22,7 +24,7 @@ export const links: DrawingKind<DrawingOf<'links'>> = {
   make({ from, to }, { gpu, view }): LightDrawn {
     const colours = gradientTexture();
     const own = {
-      ...elementUniforms(),
+      ...momentUniforms(),
       uOpenPlaceB: { value: null as THREE.Texture | null },
       uClosePlaceB: { value: null as THREE.Texture | null },
       uOpenLookB: { value: null as THREE.Texture | null },
@@ -31,14 +33,15 @@ export const links: DrawingKind<DrawingOf<'links'>> = {
       uThickness: { value: 0 },
       uTile: { value: 1 },
     };
-    const mesh = linesMesh({ ...view, ...own }, '#define LINKS\n');
-    mesh.geometry.instanceCount = 0;
+    const lines = new Lines(gpu, { ...view, ...own }, '#define LINKS\n');
+    lines.set(0, new Float32Array());
     return {
       stage: 'light',
       parts: WHOLE,
       shown: null,
       // its points are found at the present moment
       momentary: true,
+      sorting: lines,
       update(frame, frameOf) {
         const { piece, layer, phases, shareOf } = frame;
         const [openPhase, phase, closePhase] = phases;
@@ -48,7 +51,8 @@ export const links: DrawingKind<DrawingOf<'links'>> = {
         if (!linking || !first || !second) return;
         const open = layerLinks(piece, layer, openPhase, shareOf, phase);
         const close = closePhase === openPhase ? open : layerLinks(piece, layer, closePhase, shareOf, phase);
-        fill(mesh.geometry, relink(open, close));
+        const found = relink(open, close);
+        lines.set(found.count, texelsOf(found));
         const [start, end] = [first.moments[0], second.moments[0]];
         own.uOpenPlace.value = start.open[0];
         own.uOpenLook.value = start.open[1];
@@ -62,12 +66,11 @@ export const links: DrawingKind<DrawingOf<'links'>> = {
         own.uTile.value = piece.tile;
         fillGradient(colours, linking.gradient);
       },
-      show: () => undefined,
-      draw: (at, to) => drawLines(gpu, mesh, own.uTileOffset, at, to),
+      show: (moment) => lines.show(moment.index),
+      draw: (to) => lines.draw(to),
       dispose() {
         colours.dispose();
-        mesh.geometry.dispose();
-        mesh.material.dispose();
+        lines.dispose();
       },
     };
   },

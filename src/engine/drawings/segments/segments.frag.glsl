@@ -2,7 +2,7 @@
 // pixel, over the disc's area. Sums of segments are therefore exact for polylines: joints neither gap nor shine.
 // Along a projected segment the signed blur radius is linear, as it is linear in 1/depth. Needs frame/hiding.glsl.
 uniform float uFlat;
-uniform vec4 uLevel;
+uniform float uLevel;
 flat in vec4 fEnds;
 flat in vec4 fBlur;
 flat in vec3 fLightA;
@@ -31,7 +31,7 @@ void main() {
   if (inside <= 0.0) discard;
   float deep = mix(fDepth.x, fDepth.y, u);
   // a line on a surface is not hidden by it
-  float seen = seenPast(ivec2(gl_FragCoord.xy / uLevel.x), 0.995 * (uFlat > 0.0 ? deep : 1.0 / deep));
+  float seen = seenPast(ivec2(gl_FragCoord.xy / uLevel), 0.995 * (uFlat > 0.0 ? deep : 1.0 / deep));
   if (seen <= 0.0) discard;
   float h = sqrt(inside);
   float overlap = min(len - y, h) - max(-y, -h);

@@ -1,6 +1,6 @@
 // A small particle: a bell drawn along its streak, or a disc with a soft edge. The bell (1 - r^2)^2 integrates along a
 // line in closed form, so a streak of any length costs the same. Needs frame/hiding.glsl.
-uniform vec4 uLevel;
+uniform float uLevel;
 flat in vec4 fCentre;
 flat in vec4 fStreak;
 flat in vec3 fEnergy;

@@ -1,6 +1,9 @@
 // Which program draws a particle, and into which target: 1 the one for small ones, 2.. the other by the size of the blur.
 // Needs lens/aperture.glsl, frame/view.glsl and particle.glsl.
+uniform ivec2 uKept;   // of so many particles that follow one another so many are drawn, the first; 0 0 for all
+
 int classOf(ivec2 texel, int repetition) {
+  if (uKept.x < uKept.y && (texel.y * 1024 + texel.x) % uKept.y >= uKept.x) return 0;
   if (texelFetch(uOpenLook, texel, 0).rgb == vec3(0.0)) return 0;
   Particle p = particle(texelFetch(uOpenPlace, texel, 0), texelFetch(uClosePlace, texel, 0), repetition);
   float depth = p.s1.z;

@@ -1,6 +1,6 @@
 // The cell's share of the sprite at this pixel (lens sampling, formulas 4 to 6). Needs frame/hiding.glsl.
 uniform vec4 uAperture;
-uniform vec4 uLevel;
+uniform float uLevel;
 flat in vec4 fCentre;
 flat in vec4 fCell;
 flat in vec4 fStreak;
@@ -53,7 +53,7 @@ vec3 profile(vec2 v, float re) {
 
 void main() {
   vec2 at = gl_FragCoord.xy;
-  float seen = seenPast(ivec2(at / uLevel.x), fKind.y);
+  float seen = seenPast(ivec2(at / uLevel), fKind.y);
   if (seen <= 0.0) discard;
   vec2 d = at - fCentre.xy;
   float re = fCentre.z;

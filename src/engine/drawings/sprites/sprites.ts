@@ -41,7 +41,7 @@ interface Seen {
 /** Particles: those under four pixels by a program of their own. */
 export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
   as: 'sprites',
-  make({ order, parts }, { gpu, view }: DrawingMeans): LightDrawn {
+  make({ order, parts, fair = 0 }, { gpu, view }: DrawingMeans): LightDrawn {
     const own = { ...particleUniforms(), ...pictureUniforms() };
     const uniforms = { ...view, ...own };
     const large = new THREE.Points(new THREE.BufferGeometry(), rawMaterial(VERTEX, FRAGMENT, uniforms, ADDITIVE));
@@ -52,6 +52,7 @@ export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
     const program = new SortProgram(SORT, uniforms, order);
     const seen: Seen[] = [];
     let shown = 0;
+    let gain = 1;
     const draw = (points: THREE.Points, k: number, target: THREE.WebGLRenderTarget): void => {
       const { geometry, starts } = seen[shown];
       points.geometry = geometry;
@@ -62,6 +63,7 @@ export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
     return {
       stage: 'light',
       parts,
+      thins: fair > 1 ? order.length : 0,
       shown: null,
       sorting: {
         program,
@@ -76,7 +78,11 @@ export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
           seen[moment].starts = starts;
         },
       },
-      update({ look, piece }) {
+      update({ look, piece, density }) {
+        const kept = Math.ceil(fair * density);
+        own.uKept.value.set(kept, fair);
+        // those that are left shine for the others
+        gain = fair > 0 ? fair / kept : 1;
         own.uTile.value = piece.tile;
         own.uSoftness.value = look.softness;
         own.uSprite.value = look.sprite;
@@ -85,8 +91,9 @@ export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
       show(moment) {
         shown = moment.index;
         showElements(own, moment);
+        own.uLight.value *= gain;
       },
-      draw(_at, { level, few }) {
+      draw({ level, few }) {
         if (few && any(0)) draw(small, 0, level(0));
         for (let n = 0; n < LEVELS.length; n++) if (any(n + 1)) draw(large, n + 1, level(n));
       },

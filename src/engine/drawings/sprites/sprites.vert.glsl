@@ -4,7 +4,7 @@
 // particles are that small; the other cuts the aperture into cells. Only particles that are seen come here: see sort.glsl.
 in ivec2 aElement;              // the particle, and the number of its repetition
 uniform vec4 uPass;             // a, b, t of this pass; log2 of the number of passes
-uniform vec4 uLevel;            // size of this target relative to the picture, least and most blur drawn here, unused
+uniform float uLevel;           // size of this target relative to the picture
 uniform vec3 uSpriteTint;       // mean colour of a picture, of luminance 1
 uniform float uSmallSlices;     // slices of the shutter that small particles are drawn in
 
@@ -89,9 +89,9 @@ void main() {
 #endif
   // a bell is nothing at its rim; a disc's soft edge reaches beyond it
   float pad = 0.05 + (1.0 - bell);
-  vec2 lowPx = (centre + low * re - abs(streak) * 0.5) * uLevel.x - pad;
-  vec2 highPx = (centre + high * re + abs(streak) * 0.5) * uLevel.x + pad;
-  vec2 target = uPicture * uLevel.x;
+  vec2 lowPx = (centre + low * re - abs(streak) * 0.5) * uLevel - pad;
+  vec2 highPx = (centre + high * re + abs(streak) * 0.5) * uLevel + pad;
+  vec2 target = uPicture * uLevel;
   if (highPx.x < 0.0 || highPx.y < 0.0 || lowPx.x > target.x || lowPx.y > target.y) { skip(); return; }
 
   // points whose centre is outside are dropped by the rasteriser: hold the centre inside and grow to still cover
@@ -104,11 +104,11 @@ void main() {
   vec3 look = texelFetch(uOpenLook, texel, 0).rgb;
   float energy = uLight * here * clearAir(depth) * PI * own * own;
   fEnergy = look * uSpriteTint * (energy / slices / (PI * (re * re + 0.0833)));
-  fCentre = vec4(centre * uLevel.x, re * uLevel.x, facing);
+  fCentre = vec4(centre * uLevel, re * uLevel, facing);
 #ifndef SMALL
   fCell = vec4(cell, cells);
 #endif
   float pace = max(1.5, 1.7725 * re * 0.25 / sqrt(cells.x * cells.y)) ;
-  fStreak = vec4(streak * uLevel.x, clamp(ceil(length(streak) / pace), 1.0, 12.0), blurred);
+  fStreak = vec4(streak * uLevel, clamp(ceil(length(streak) / pace), 1.0, 12.0), blurred);
   fKind = vec2(bell, depth);
 }

@@ -12,6 +12,7 @@ export const glow: EffectProgram<Glow> = {
       effect_light: { value: null as THREE.Texture | null },
       effect_near: { value: null as THREE.Texture | null },
       effect_spreads: { value: 0 },
+      effect_resized: { value: 0 },
     };
     const bright = brightUniforms('effect_');
     const pyramid = new GlowPyramid(gpu);
@@ -22,6 +23,7 @@ export const glow: EffectProgram<Glow> = {
         shown.effect_light.value = light;
         shown.effect_spreads.value = light ? 1 : 0;
         shown.effect_near.value = near;
+        shown.effect_resized.value = near ? 1 : 0;
       },
       dispose: () => pyramid.dispose(),
     };

@@ -85,7 +85,7 @@ function setBright(uniforms: Uniforms, prefix: string, glows: readonly Placed[],
 export interface Gathered {
   /** what spreads, at half the reference size; null when nothing does */
   light: THREE.Texture | null;
-  /** the picture at the reference size, of which the brightest shines where it is; null when nothing does */
+  /** the picture at the reference size, of which the brightest shines where it is; null when nothing does, or when that is the picture itself */
   near: THREE.Texture | null;
 }
 
@@ -137,7 +137,10 @@ export class GlowPyramid {
     let source = reference;
     for (const level of sizes.pyramid.slice(0, deepest)) source = this.down(source, level, HALVING);
     for (let j = deepest; j >= 1; j--) this.up(sizes, glows, j, deepest);
-    return { light: deepest > 0 ? sizes.glow[0].texture : null, near: hasNear ? reference.texture : null };
+    return {
+      light: deepest > 0 ? sizes.glow[0].texture : null,
+      near: hasNear && reference !== light ? reference.texture : null,
+    };
   }
 
   /** The picture at the size on which glow is measured. */
