@@ -111,8 +111,11 @@ async function rounds(count, measures, pick = middle) {
   return Object.fromEntries(Object.entries(got).map(([name, list]) => [name, pick(list)]));
 }
 
-export async function drawingRows(page, line, light) {
-  const [frames, times] = light ? [2, 2] : [6, 3];
+/** Frames of a measurement and how often it is made. */
+const amount = (light) => (light ? [2, 2] : [6, 3]);
+
+export async function pointRows(page, line, light) {
+  const [frames, times] = amount(light);
   const points = (how) => () =>
     page.evaluate(
       ([c, w, h, n, r]) => globalThis.peers.pointsPace(c, w, h, n, r),
@@ -134,6 +137,10 @@ export async function drawingRows(page, line, light) {
     line('points moved by one sine an axis / drifting particles', rewritten / ours, '', `peer ${ms(rewritten)}`);
     line('points moved by the same curl noise / drifting particles', moved / ours, '≥ 3', `peer ${ms(moved)}`);
   }
+}
+
+export async function boxRow(page, line, light) {
+  const [frames, times] = amount(light);
   const box = await rounds(times, {
     ours: () => pace(page, boxes(0.5), [width, height], 1, frames),
     still: () => page.evaluate(([w, h, n]) => globalThis.peers.boxesPace(w, h, n), [width, height, frames]),
@@ -151,7 +158,8 @@ export async function drawingRows(page, line, light) {
 export async function effectRows(page, line, light) {
   const size = light ? [640, 360] : [960, 540];
   const peer = (kind) => () => page.evaluate(([k, [w, h]]) => globalThis.peers.effectCost(k, w, h, 6), [kind, size]);
-  const glowing = [{ kind: 'glow', id: 'glow' }];
+  // four of them: a difference of two numbers is to be larger than what disturbs them
+  const glowing = Array.from({ length: 4 }, (_, i) => ({ kind: 'glow', id: `glow-${i}` }));
   const plain = (passes, frames) => () => pace(page, picture([]), size, passes, frames);
   // what is a difference needs numbers that nothing disturbed: the least of each
   const least = (list) => Math.min(...list);
@@ -169,7 +177,7 @@ export async function effectRows(page, line, light) {
   );
   const peers = await rounds(light ? 2 : 3, { bloom: peer('bloom'), focus: peer('focus') });
   const cost = {
-    glow: took.glowing - took.plain,
+    glow: (took.glowing - took.plain) / 4,
     // a pass has the lens up to 8 of them, and has none from 16 on
     lens: (took.eight - took.four) / 4 - (took.many - took.fewer) / 16,
     ...peers,
