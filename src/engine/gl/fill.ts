@@ -17,7 +17,10 @@ function room(geometry: THREE.BufferGeometry, values: Values, width: number): TH
   return attribute.setUsage(THREE.DynamicDrawUsage);
 }
 
-/** Fills an attribute of a geometry; its buffer grows when it must. @param width numbers a vertex or an instance */
+/**
+ * Fills an attribute of a geometry; its buffer grows when it must.
+ * @param width numbers a vertex or an instance
+ */
 export function fillAttribute(geometry: THREE.BufferGeometry, name: string, values: Values, width: number): void {
   let attribute = geometry.getAttribute(name) as THREE.BufferAttribute | undefined;
   if (!attribute || attribute.array.length < values.length) {

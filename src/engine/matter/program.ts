@@ -21,6 +21,8 @@ import surfaceSource from './surface.glsl?raw';
  */
 export interface MatterProgram {
   shines: boolean;
+  /** what is made of it is there all over */
+  opaque: boolean;
   glsl: string;
 }
 

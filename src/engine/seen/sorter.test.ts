@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { VisiblePart } from '../frame/visible';
-import { joined, stretchesOf } from './sorter';
+import { gathered, stretchesOf } from './sorter';
 
 const part = (repetition: number, first: number, count: number): VisiblePart => ({
   repetition,
@@ -28,8 +28,24 @@ describe('the stretches that are sorted', () => {
     expect(stretchesOf([part(0, 0, Infinity)], 0, 0)).toEqual([]);
   });
 
-  it('lists follow one another', () => {
-    expect([...joined([Int32Array.of(1, 2), new Int32Array(), Int32Array.of(3, 4)])]).toEqual([1, 2, 3, 4]);
-    expect(joined([])).toHaveLength(0);
+  it('are put in order class by class, what is not in sight left out', () => {
+    const stretches = [
+      { repetition: -1, first: 4, count: 3 },
+      { repetition: 2, first: 0, count: 4 },
+    ];
+    const classes = Uint16Array.of(2, 0, 1, 0, 3, 1, 2);
+    const pairs = new Int32Array(14).fill(-9);
+    const sorting = (order: Uint32Array | null) => ({ program: { order }, classes: 4 });
+    expect(gathered(classes, stretches, sorting(null), pairs)).toEqual([0, 2, 4, 5, 5]);
+    expect([...pairs]).toEqual([6, -1, 2, 2, 4, -1, 3, 2, 1, 2, -9, -9, -9, -9]);
+    // places of a drawing order are its elements
+    const order = Uint32Array.of(10, 11, 12, 13, 14, 15, 16);
+    expect(gathered(classes, stretches, sorting(order), pairs)).toEqual([0, 2, 4, 5, 5]);
+    expect([...pairs.subarray(0, 10)]).toEqual([16, -1, 12, 2, 14, -1, 13, 2, 11, 2]);
+    // the least rank of a class comes first, and what has the same as it comes
+    const ranked = Uint16Array.of(2 + 256 * 9, 0, 1, 0, 3, 1, 2 + 256 * 8);
+    expect(gathered(ranked, stretches, sorting(null), pairs)).toEqual([0, 2, 4, 5, 5]);
+    expect([...pairs.subarray(0, 10)]).toEqual([6, -1, 2, 2, 3, 2, 4, -1, 1, 2]);
+    expect(gathered(new Uint16Array(), [], sorting(null), pairs)).toEqual([0, 0, 0, 0, 0]);
   });
 });

@@ -13,8 +13,15 @@ export interface Sorting {
   /** the stretch of elements that is drawn where a part of the layer says nothing else */
   readonly first: number;
   readonly count: number;
-  /** Takes what is seen at a moment of each class: an element and the number of its repetition, one after another. */
-  take(moment: number, found: readonly Int32Array[]): void;
+  /** Takes what is seen at a moment. */
+  take(moment: number, seen: Seen): void;
+}
+
+/** What is seen of a drawing: class after class an element and the number of its repetition. Valid until the next is sorted. */
+export interface Seen {
+  pairs: Int32Array;
+  /** pair at which each class begins, and after them the number of all */
+  starts: readonly number[];
 }
 
 /** A drawing whose elements are sorted, shown at a moment. */
@@ -35,6 +42,8 @@ interface Stretch {
   row: number;
 }
 
+/** Ranks within a class. */
+const RANKS = 256;
 /** Rows of the target, and so elements that are sorted at a time: as high as every graphics card can draw. */
 const MOST_ROWS = 2048;
 
@@ -113,19 +122,34 @@ interface Placed {
 export class Sorter {
   private target: THREE.WebGLRenderTarget | null = null;
   private bytes = new Uint8Array();
+  private found = new Uint16Array();
+  private pairs = new Int32Array();
 
   constructor(private readonly gpu: Gpu) {}
 
   sort(jobs: readonly SortJob[]): void {
-    const found = jobs.map(({ sorting }) => Array.from({ length: sorting.classes }, () => [] as Int32Array[]));
     const all = jobs.flatMap(({ sorting, at }, job) =>
       fitting(stretchesOf(at, sorting.first, sorting.count)).map((stretch): Placed => ({ job, stretch })),
     );
+    const total = all.reduce((sum, { stretch }) => sum + stretch.count, 0);
+    if (this.found.length < total) this.found = new Uint16Array(Math.ceil(total * 1.4));
+    let done = 0;
     for (const batch of batches(all)) {
       this.draw(jobs, batch);
-      for (const { job, stretch } of batch) this.gather(jobs[job].sorting, stretch, found[job]);
+      for (const { stretch } of batch) {
+        const read = new Uint32Array(this.bytes.buffer, stretch.row * ELEMENT_ROW * 4, stretch.count);
+        for (let i = 0; i < read.length; i++) this.found[done++] = read[i];
+      }
     }
-    jobs.forEach(({ sorting, moment }, i) => sorting.take(moment, found[i].map(joined)));
+    done = 0;
+    jobs.forEach(({ sorting, moment }, job) => {
+      const stretches = all.filter((placed) => placed.job === job).map(({ stretch }) => stretch);
+      const count = stretches.reduce((sum, stretch) => sum + stretch.count, 0);
+      if (this.pairs.length < count * 2) this.pairs = new Int32Array(Math.ceil(count * 2.8));
+      const starts = gathered(this.found.subarray(done, done + count), stretches, sorting, this.pairs);
+      sorting.take(moment, { pairs: this.pairs, starts });
+      done += count;
+    });
   }
 
   private draw(jobs: readonly SortJob[], batch: readonly Placed[]): void {
@@ -162,29 +186,6 @@ export class Sorter {
     return this.target;
   }
 
-  /** Adds what is seen of a stretch to the lists of its drawing. */
-  private gather(
-    { program, classes }: Sorting,
-    { repetition, first, count, row }: Stretch,
-    lists: Int32Array[][],
-  ): void {
-    const { order } = program;
-    const read = new Uint32Array(this.bytes.buffer, row * ELEMENT_ROW * 4, count);
-    const counts = new Uint32Array(classes + 1);
-    for (let i = 0; i < count; i++) counts[read[i] & 255]++;
-    for (let k = 1; k <= classes; k++) {
-      if (counts[k] === 0) continue;
-      const list = new Int32Array(counts[k] * 2);
-      let n = 0;
-      for (let i = 0; i < count; i++) {
-        if ((read[i] & 255) !== k) continue;
-        list[n++] = order ? order[first + i] : first + i;
-        list[n++] = repetition;
-      }
-      lists[k - 1].push(list);
-    }
-  }
-
   dispose(): void {
     this.target?.dispose();
   }
@@ -207,14 +208,38 @@ function batches(all: readonly Placed[]): Placed[][] {
   return out;
 }
 
-/** Lists one after another. */
-export function joined(lists: readonly Int32Array[]): Int32Array {
-  if (lists.length === 1) return lists[0];
-  const out = new Int32Array(lists.reduce((sum, { length }) => sum + length, 0));
-  let at = 0;
-  for (const list of lists) {
-    out.set(list, at);
-    at += list.length;
+/**
+ * Puts what is seen of some stretches into order: class by class, in each by rank, otherwise as it comes.
+ * @param found class and 256 times the rank of all their elements, one stretch after another; class 0 is not in sight
+ * @param pairs filled with an element and the number of its repetition
+ * @returns pair at which each class begins, and after them the number of all
+ */
+export function gathered(
+  found: Uint16Array,
+  stretches: readonly Pick<Stretch, 'repetition' | 'first' | 'count'>[],
+  sorting: { program: Pick<SortProgram, 'order'>; classes: number },
+  pairs: Int32Array,
+): number[] {
+  const { order } = sorting.program;
+  // a place for every rank of every class
+  const next = new Int32Array((sorting.classes + 1) * RANKS);
+  const keyOf = (word: number): number => ((word & 255) - 1) * RANKS + (word >> 8);
+  for (let i = 0; i < found.length; i++) if ((found[i] & 255) > 0) next[keyOf(found[i])]++;
+  let sum = 0;
+  for (let key = 0; key < next.length; key++) {
+    const many = next[key];
+    next[key] = sum;
+    sum += many;
   }
-  return out;
+  const starts = Array.from({ length: sorting.classes + 1 }, (_, k) => next[k * RANKS]);
+  let at = 0;
+  for (const { repetition, first, count } of stretches)
+    for (let i = 0; i < count; i++) {
+      const word = found[at++];
+      if ((word & 255) === 0) continue;
+      const to = 2 * next[keyOf(word)]++;
+      pairs[to] = order ? order[first + i] : first + i;
+      pairs[to + 1] = repetition;
+    }
+  return starts;
 }

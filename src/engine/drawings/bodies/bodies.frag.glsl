@@ -1,5 +1,6 @@
-// A body. What is partly there is drawn in that share of the passes, by a pattern fixed for pixel and pass. Needs
-// random/hash.glsl, matter/body.glsl, frame/view.glsl and lens/noise.glsl.
+// A body. What is partly there is drawn in that share of the passes, by a pattern fixed for pixel and pass; with ENTIRE defined
+// all of it is, and graphics cards need not run this where something is in front. Needs random/hash.glsl, matter/body.glsl,
+// frame/view.glsl and lens/noise.glsl.
 uniform mat4 uView;
 uniform float uFade;       // 1, or less for an echo
 uniform vec4 uPass;
@@ -17,8 +18,10 @@ void main() {
   vec3 n = normalize(vNormal);
   if (dot(n, toViewer) < 0.0) n = -n;
   Matter m = matterOf(Body(n, toViewer, vLook.rgb * uLight, vOwn, vMark));
+  bool partly = false;
+#ifndef ENTIRE
   float there = vLook.a * uFade * m.opaque;
-  bool partly = there < 0.999;
+  partly = there < ENTIRELY;
   if (partly) {
     // few passes are spread over neighbours (lens/gather.frag.glsl), among which the pattern is to be even
     float at = uPass.w < 3.5 ? noiseOf(gl_FragCoord.xy + 5.588238 * mod(vMark, 64.0))
@@ -26,5 +29,6 @@ void main() {
     // passes go through the unit interval evenly, so a share of them is drawn however few there are
     if (fract(at + uPass.z) > there) discard;
   }
+#endif
   keep(m, n, -vView.z, partly);
 }

@@ -9,6 +9,7 @@ import { fillAttribute } from '../../gl/fill';
 import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
+import { PROGRAMS } from '../../matter/list';
 import { matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram } from '../../seen/sorter';
@@ -36,6 +37,9 @@ function geometriesOf(mesh: Mesh, details: readonly Detail[]): THREE.InstancedBu
   });
 }
 
+/** From such a share on something is there all over. */
+const ENTIRELY = 'const float ENTIRELY = 0.999;\n';
+
 /** What acts on the vertices of a body. */
 const vertexSteps = ({ piece, space }: Pipeline): Step[] => [...piece, ...space];
 
@@ -62,19 +66,18 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       ...bodyUniforms(),
       uRadius: { value: flies ? -1 : mesh.radius },
       uErrors: { value: errorsOf(details, bent) },
+      uDetails: { value: [details.length, Number(PROGRAMS[matter].opaque)] },
     };
     const uniforms = { ...view, ...own, ...feed.uniforms };
     const composed = vertexProgram(pipeline) + viewSource;
     const side = mesh.open ? THREE.DoubleSide : THREE.FrontSide;
-    const { material, take } = matterMaterial(
-      matter,
-      [composed + vertex, viewSource + noiseSource + fragment],
-      uniforms,
-      side,
+    const shader = composed + vertex;
+    const materials = ['#define ENTIRE\n', ENTIRELY].map((head) =>
+      matterMaterial(matter, [shader, viewSource + noiseSource + head + fragment], uniforms, side),
     );
-    const sort = (bent ? '#define BENT\n' : '') + composed + sidesSource + sortSource;
+    const sort = (bent ? '#define BENT\n' : '') + ENTIRELY + composed + sidesSource + sortSource;
     const program = new SortProgram(sort, uniforms, null);
-    const object = new THREE.Mesh(new THREE.BufferGeometry(), material);
+    const object = new THREE.Mesh(new THREE.BufferGeometry(), materials[0].material);
     const seen: THREE.InstancedBufferGeometry[][] = [];
     let now = 0;
     let steps = vertexSteps(pipeline);
@@ -84,14 +87,14 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       shown,
       sorting: {
         program,
-        classes: details.length,
+        classes: materials.length * details.length,
         first,
         count,
-        take(moment, found) {
-          const geometries = (seen[moment] ??= geometriesOf(mesh, details));
+        take(moment, { pairs, starts }) {
+          const geometries = (seen[moment] ??= materials.flatMap(() => geometriesOf(mesh, details)));
           geometries.forEach((geometry, k) => {
-            fillAttribute(geometry, 'aElement', found[k], 2);
-            geometry.instanceCount = found[k].length / 2;
+            fillAttribute(geometry, 'aElement', pairs.subarray(2 * starts[k], 2 * starts[k + 1]), 2);
+            geometry.instanceCount = starts[k + 1] - starts[k];
           });
         },
       },
@@ -99,7 +102,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         steps = vertexSteps(frame.pipeline);
         own.uTile.value = frame.piece.tile;
         setMatter(own, frame.look);
-        take(frame.piece.look);
+        for (const { take } of materials) take(frame.piece.look);
       },
       show(moment, time) {
         now = moment.index;
@@ -107,9 +110,10 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         feed.at(steps, phaseAt(moment, time));
       },
       draw(_at, target) {
-        for (const geometry of seen[now]) {
+        for (const [k, geometry] of seen[now].entries()) {
           if (geometry.instanceCount === 0) continue;
           object.geometry = geometry;
+          object.material = materials[Math.floor(k / details.length)].material;
           gpu.stage.draw(gpu.renderer, object, target);
         }
       },
@@ -117,7 +121,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         feed.dispose();
         program.dispose();
         for (const geometry of seen.flat()) geometry.dispose();
-        material.dispose();
+        for (const { material } of materials) material.dispose();
       },
     };
   },

@@ -1,4 +1,6 @@
-// Which detail of its mesh a body is drawn with, 1 the finest; 0 where it is not in sight. In front of it stand the composed
+// Which detail of its mesh a body is drawn with, 1 the finest, after the last of which come those of what is only partly there; 0
+// where it is not in sight. The nearest are drawn first: what they
+// hide costs little. In front of it stand the composed
 // bendBody (layer/program.ts), frame/view.glsl and seen/sides.glsl.
 uniform sampler2D uOpenPlace;
 uniform sampler2D uClosePlace;
@@ -12,6 +14,9 @@ uniform float uTile;
 uniform float uRadius;     // of the farthest vertex, in units of its size; below 0: its pieces fly, so nothing is left out
 uniform vec4 uErrors;      // of the details after the finest, in units of its size; negative from where there are no more
 
+uniform ivec2 uDetails;    // how many there are; 1 where the matter is there all over
+uniform float uFade;
+
 uniform float uErrorPx;    // a coarser detail differs from the mesh by less than this many pixels
 
 vec3 bent(vec3 place, float order) {
@@ -24,7 +29,8 @@ int classOf(ivec2 texel, int repetition) {
   vec4 open = texelFetch(uOpenPlace, texel, 0);
   vec4 shut = texelFetch(uClosePlace, texel, 0);
   float size = max(open.w, shut.w);
-  if (size <= 0.0 || texelFetch(uOpenLook, texel, 0).a <= 0.0) return 0;
+  float there = texelFetch(uOpenLook, texel, 0).a;
+  if (size <= 0.0 || there <= 0.0) return 0;
   float order = texelFetch(uOpenMark, texel, 0).y;
   vec3 place = mix(open.xyz, shut.xyz, 0.5);
   float stretched = size;
@@ -65,5 +71,7 @@ int classOf(ivec2 texel, int repetition) {
     if (uErrors[k] < 0.0 || uErrors[k] * px > uErrorPx) break;
     detail++;
   }
-  return detail;
+  int rank = int(clamp((log2(max(-v1.z, 0.02)) + 6.0) * 16.0, 0.0, 255.0));
+  bool partly = uDetails.y == 0 || there * uFade < ENTIRELY;
+  return detail + (partly ? uDetails.x : 0) + 256 * rank;
 }

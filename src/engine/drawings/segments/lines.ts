@@ -7,7 +7,7 @@ import { fillAttribute } from '../../gl/fill';
 import type { Gpu, Uniforms } from '../../gl/gpu';
 import { ADDITIVE, rawMaterial } from '../../gl/quad';
 import sidesSource from '../../seen/sides.glsl?raw';
-import { SortProgram, type Sorting } from '../../seen/sorter';
+import { type Seen, SortProgram, type Sorting } from '../../seen/sorter';
 import type { LightTargets } from '../drawing';
 import fragment from './segments.frag.glsl?raw';
 import lineSource from './line.glsl?raw';
@@ -19,7 +19,7 @@ const ROW = 1024;
 const CONSTANTS = `const float CRISP_PX = ${CRISP_PX.toFixed(1)};\nconst int LEVELS = ${LEVELS.length};\n`;
 
 /** What is seen of some lines at one moment: four corners each, one target after another. */
-type Seen = THREE.InstancedBufferGeometry[];
+type SeenLines = THREE.InstancedBufferGeometry[];
 
 const quads = (): THREE.InstancedBufferGeometry => {
   const geometry = new THREE.InstancedBufferGeometry();
@@ -35,7 +35,7 @@ export class Lines implements Sorting {
   count = 0;
   private readonly lines = { uLines: { value: null as THREE.DataTexture | null } };
   private readonly mesh: THREE.Mesh<THREE.InstancedBufferGeometry, THREE.RawShaderMaterial>;
-  private readonly seen: Seen[] = [];
+  private readonly seen: SeenLines[] = [];
   private shown = 0;
 
   /**
@@ -54,11 +54,11 @@ export class Lines implements Sorting {
     this.program = new SortProgram(CONSTANTS + line + sidesSource + sortSource, all, null);
   }
 
-  take(moment: number, found: readonly Int32Array[]): void {
+  take(moment: number, { pairs, starts }: Seen): void {
     const geometries = (this.seen[moment] ??= LEVELS.map(quads));
     geometries.forEach((geometry, level) => {
-      fillAttribute(geometry, 'aElement', found[level], 2);
-      geometry.instanceCount = found[level].length / 2;
+      fillAttribute(geometry, 'aElement', pairs.subarray(2 * starts[level], 2 * starts[level + 1]), 2);
+      geometry.instanceCount = starts[level + 1] - starts[level];
     });
   }
 

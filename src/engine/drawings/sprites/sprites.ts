@@ -10,7 +10,7 @@ import viewSource from '../../frame/view.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
 import { ADDITIVE, constants, rawMaterial } from '../../gl/quad';
 import type { DrawingKind, DrawingMeans, LightDrawn } from '../drawing';
-import { joined, SortProgram } from '../../seen/sorter';
+import { SortProgram } from '../../seen/sorter';
 import { particleUniforms, showElements } from '../uniforms';
 import { pictureUniforms, showPicture } from './picture';
 import particleSource from './particle.glsl?raw';
@@ -33,9 +33,9 @@ const SORT = `const float SMALL_PX = ${SMALL_PX.toFixed(1)};\nconst float CRISP_
 const CLASSES = 1 + LEVELS.length;
 
 /** What is seen of the particles at one moment: one class after another. */
-interface Seen {
+interface SeenParticles {
   geometry: THREE.BufferGeometry;
-  starts: number[];
+  starts: readonly number[];
 }
 
 /** Particles: those under four pixels by a program of their own. */
@@ -50,7 +50,7 @@ export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
       rawMaterial(`#define SMALL\n${VERTEX}`, hidingSource + smallFragment, uniforms, ADDITIVE),
     );
     const program = new SortProgram(SORT, uniforms, order);
-    const seen: Seen[] = [];
+    const seen: SeenParticles[] = [];
     let shown = 0;
     let gain = 1;
     const draw = (points: THREE.Points, k: number, target: THREE.WebGLRenderTarget): void => {
@@ -70,11 +70,9 @@ export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
         classes: CLASSES,
         first: 0,
         count: order.length,
-        take(moment, found) {
+        take(moment, { pairs, starts }) {
           seen[moment] ??= { geometry: new THREE.BufferGeometry(), starts: [] };
-          const starts = [0];
-          for (const list of found) starts.push(starts[starts.length - 1] + list.length / 2);
-          fillAttribute(seen[moment].geometry, 'aElement', joined(found), 2);
+          fillAttribute(seen[moment].geometry, 'aElement', pairs.subarray(0, 2 * starts[CLASSES]), 2);
           seen[moment].starts = starts;
         },
       },
