@@ -3,8 +3,8 @@
 uniform vec4 uMaterial[2];  // eight numbers of the kind's own
 uniform float uLap;         // phase, for what moves over it
 
-// n: unit normal towards the viewer; v: unit direction to the viewer; base: its colour; own: place on the body; mark: its key.
-// All directions are the world's.
+// n: unit normal towards the viewer; v: unit direction to the viewer; base: its colour; mark: its key; own: place on the body, where
+// matter shines by a program of its own, else 0. All directions are the world's.
 struct Body { vec3 n; vec3 v; vec3 base; vec3 own; float mark; };
 
 // what matter is; glow: it gives off its colour by itself so many times; opaque: how far it is there. Of matter that shines by

@@ -52,6 +52,9 @@ export class LitProgram {
   }
 }
 
+/** Defined in both programs of what is made of matter that shines by a program of its own. */
+const SHINES = '#define SHINES\n';
+
 /** The material of something made of a kind of matter: `take` follows the lights of a look where the kind's program needs them. */
 export function matterMaterial(
   kind: MatterKind,
@@ -61,12 +64,12 @@ export function matterMaterial(
 ): { material: THREE.RawShaderMaterial; take: (look: Look) => void } {
   const { shines, glsl }: MatterProgram = PROGRAMS[kind];
   const source = (lights: readonly LightKind[]): string =>
-    (shines ? `#define SHINES\n${shadingSource(lights)}` : joinSources(hashSources)) +
+    (shines ? SHINES + shadingSource(lights) : joinSources(hashSources)) +
     surfaceSource +
     bodySource +
     glsl +
     fragment;
-  const material = rawMaterial(vertex, source([]), uniforms, { ...SOLID, side });
+  const material = rawMaterial((shines ? SHINES : '') + vertex, source([]), uniforms, { ...SOLID, side });
   const lit = shines ? new LitProgram(material, source) : null;
   return { material, take: (look) => lit?.light(look) };
 }

@@ -65,6 +65,17 @@ describe('simplifying', () => {
     }
   });
 
+  it('ends before what shows: a rounded box loses its rounding last, and all at once', () => {
+    const box = LIST.find(({ kind }) => kind === 'box')?.mesh({ ...SHAPE, bevel: 0.1, detail: 1 }) ?? solids[0][1];
+    const [, next, last] = detailsOf(box);
+    // six faces, twelve edges of two triangles each and eight corners are 44
+    expect(next.index.length / 3).toBeLessThan(108 * 0.7);
+    expect(next.index.length / 3).toBeGreaterThanOrEqual(44);
+    expect(next.error).toBeLessThan(0.02);
+    expect(last.index.length / 3).toBeLessThan(20);
+    expect(last.error).toBeGreaterThan(0.1);
+  });
+
   it('what is flat costs nothing, whatever it is cut into', () => {
     const n = 12;
     const position = Float32Array.from({ length: (n + 1) ** 2 * 3 }, (_, i) => {

@@ -15,11 +15,34 @@ export interface Detail {
 /** Triangles under which nothing more is taken away, and the most vertices of a mesh that is simplified at all. */
 const FEW = 12;
 const MOST_VERTICES = 30_000;
-/** Each detail has this share of the triangles of the one before; one that keeps more than that is not worth having. */
-const SHARE = 0.4;
+/**
+ * A detail that keeps more than the first share of the triangles of the one before is not worth having; with less than the second
+ * there would be none between for space that is bent.
+ */
 const WORTH = 0.7;
+const LEAST = 0.15;
+/** Of those that are, the coarsest that is off by no more than so many times as much as the finest of them. */
+const AS_GOOD = 2;
+/** In units of the size: what is off by less is as good as what is off by this. */
+const SLIGHT = 0.005;
+/** Triangles left from step to step while such are looked for. */
+const STEP = 0.84;
 /** The most details of a mesh, itself included. */
 export const MOST_DETAILS = 5;
+
+/** A mesh with fewer and fewer triangles. No error is less than one before. */
+function simplified(mesh: Mesh): Omit<Detail, 'longest'>[] {
+  const simplifier = new Simplifier(mesh);
+  const out: Omit<Detail, 'longest'>[] = [];
+  let [left, error] = [mesh.index.length, 0];
+  for (;;) {
+    const index = simplifier.downTo(Math.max(FEW, Math.floor((left / 3) * STEP)));
+    if (index.length === left || index.length === 0) return out;
+    left = index.length;
+    error = Math.max(error, deviation(mesh, index));
+    out.push({ index, error });
+  }
+}
 
 const known = new WeakMap<Mesh, readonly Detail[]>();
 
@@ -29,16 +52,16 @@ export function detailsOf(mesh: Mesh): readonly Detail[] {
   if (made) return made;
   const details: Detail[] = [{ index: mesh.index, error: 0, longest: longestEdge(mesh, mesh.index) }];
   if (mesh.position.length / 3 <= MOST_VERTICES && mesh.index.length / 3 > FEW) {
-    const simplifier = new Simplifier(mesh);
+    const found = simplified(mesh);
     while (details.length < MOST_DETAILS) {
       const before = details[details.length - 1];
-      const index = simplifier.downTo(Math.max(FEW, Math.floor((before.index.length / 3) * SHARE)));
-      if (index.length > before.index.length * WORTH || index.length === 0) break;
-      details.push({
-        index,
-        error: Math.max(before.error, deviation(mesh, index)),
-        longest: longestEdge(mesh, index),
-      });
+      const worth = found.filter(({ index }) => index.length <= before.index.length * WORTH);
+      const good = Math.max(worth[0]?.error ?? 0, SLIGHT) * AS_GOOD;
+      const next = worth.findLast(
+        ({ index, error }, i) => i === 0 || (error <= good && index.length >= before.index.length * LEAST),
+      );
+      if (!next) break;
+      details.push({ ...next, longest: longestEdge(mesh, next.index) });
     }
   }
   known.set(mesh, details);

@@ -7,7 +7,11 @@ uniform vec4 uPass;
 uniform float uLight;
 in vec3 vView;
 in vec3 vNormal;
+#ifdef SHINES
 in vec3 vOwn;
+#else
+const vec3 vOwn = vec3(0.0);
+#endif
 flat in vec4 vLook;
 flat in float vMark;
 

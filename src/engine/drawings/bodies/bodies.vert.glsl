@@ -17,7 +17,9 @@ uniform vec2 uLens;      // lens point in metres
 uniform vec2 uJitter;    // sub-pixel offset in pixels
 out vec3 vView;
 out vec3 vNormal;
+#ifdef SHINES
 out vec3 vOwn;
+#endif
 flat out vec4 vLook;
 flat out float vMark;
 
@@ -38,7 +40,9 @@ void main() {
   vec3 normal = aNormal;
   vec3 place = mix(open.xyz, shut.xyz, uTime);
   breakBody(uint(mark.x), mark.y, place, aPiece.xyz, uint(aPiece.w), vertex, normal);
+#ifdef SHINES
   vOwn = vertex;
+#endif
   vec3 t = cross(q.xyz, vertex) * 2.0;
   vec3 position = place + (vertex + t * q.w + cross(q.xyz, t)) * size;
   t = cross(q.xyz, normal) * 2.0;
