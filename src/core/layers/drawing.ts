@@ -12,13 +12,15 @@ export interface Part {
 
 /**
  * How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile; bodies are a mesh
- * drawn once for each of a stretch of elements, always or only from one frame up to another. Of particles the first of every
+ * drawn once for each of a stretch of elements, always or only from one frame up to another. A sheet is so many cells across and
+ * along between elements in rows, one more of them each way, and is smooth matter. Of particles the first of every
  * `fair` by number are a fair sample, so that a live picture may leave out the others; of those without it none.
  */
 export type Drawing =
   | { as: 'sprites'; order: Uint32Array; parts: Part[]; fair?: number }
   | { as: 'segments'; pairs: Uint32Array }
-  | { as: 'surface'; triangles: Uint32Array; smooth: boolean }
+  | { as: 'surface'; triangles: Uint32Array }
+  | { as: 'sheet'; across: number; along: number }
   | { as: 'dome' }
   | { as: 'links'; from: string | null; to: string | null }
   | { as: 'bodies'; mesh: Mesh; first: number; count: number; shown: Frames | null; parts?: Part[] };

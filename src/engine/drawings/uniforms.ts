@@ -45,8 +45,7 @@ const turnedUniforms = () => ({
   uLap: slot(0),
 });
 
-/** The same of what lies between elements, and of bodies, which know their own repetition. */
-export const litUniforms = () => ({ ...turnedUniforms(), uTileOffset: slot(0) });
+/** The same of what knows its own repetition. */
 export const bodyUniforms = () => ({ ...turnedUniforms(), uTile: slot(1) });
 
 /** The phase of a moment at a time 0..1 of the open shutter. */

@@ -5,6 +5,7 @@ import { linkPoints } from '../../../core/layers/links/neighbours';
 import { definitionOf, type Layer } from '../../../core/layers/kinds';
 import { linearToHex } from '../../../core/colour/colour';
 import type { Sketch } from '../../../core/layers/definition';
+import type { DrawingOf } from '../../../core/layers/drawing';
 import type { Piece } from '../../../core/piece/schema';
 
 /** Elements in the drawing of a card, and elements it is chosen from. */
@@ -45,6 +46,13 @@ const sketchOf = (layer: Layer): Sketch => definitionOf(layer.kind).sketch?.(lay
 /** Elements that each sort of drawing is made from. */
 const DRAWN_FROM: Record<Sketch['as'], number> = { dots: ENOUGH, lines: FEW, near: 120, sky: ENOUGH };
 
+/** The lines of a sheet from side to side. */
+const rowsOf = ({ across, along }: DrawingOf<'sheet'>): number[] =>
+  Array.from(
+    { length: across * along * 2 },
+    (_, i) => Math.floor(i / 2 / across) * (across + 1) + (Math.floor(i / 2) % across) + (i % 2),
+  );
+
 /** Pairs of elements that are joined by a line. */
 function linesOf(piece: Piece, layer: Layer, share: number, batch: Batch): number[] {
   const sketch = sketchOf(layer);
@@ -55,6 +63,7 @@ function linesOf(piece: Piece, layer: Layer, share: number, batch: Batch): numbe
     .drawings(layer, share, worldOf(piece))
     .flatMap((drawing) => {
       if (drawing.as === 'segments') return [...drawing.pairs];
+      if (drawing.as === 'sheet') return rowsOf(drawing);
       // the outline of each wall: first two corners of every pair of triangles
       return drawing.as === 'surface' ? [...drawing.triangles].filter((_, i) => i % 6 < 2) : [];
     });

@@ -103,16 +103,7 @@ export const ground: LayerDefinition<GroundLayer, GroundValues> = {
   drawings(layer, share, { tile }): Drawing[] {
     const { columns, rows } = cellsOf(layer, tile);
     const stride = strideOf(layer, share);
-    const [across, along] = [columns / stride, rows / stride];
-    const triangles = new Uint32Array(across * along * 6);
-    for (let row = 0, n = 0; row < along; row++)
-      for (let column = 0; column < across; column++) {
-        const a = row * (across + 1) + column;
-        const b = a + across + 1;
-        triangles.set([a, a + 1, b + 1, a, b + 1, b], n);
-        n += 6;
-      }
-    return [{ as: 'surface', triangles, smooth: true }];
+    return [{ as: 'sheet', across: columns / stride, along: rows / stride }];
   },
   structure: (layer) => [layer.surface, layer.rows, layer.width],
   look: (layer) => ({

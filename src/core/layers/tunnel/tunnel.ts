@@ -171,7 +171,7 @@ export const tunnel: LayerDefinition<TunnelLayer, TunnelValues> = {
     const drawn = layer.rings / strideOf(layer, share);
     const out: Drawing[] = [];
     if (layer.lines !== 'none') out.push({ as: 'segments', pairs: linePairs(layer, drawn) });
-    if (layer.wall !== 'none') out.push({ as: 'surface', triangles: wallTriangles(layer, drawn), smooth: false });
+    if (layer.wall !== 'none') out.push({ as: 'surface', triangles: wallTriangles(layer, drawn) });
     return out;
   },
   structure: (layer) => [cornersOf(layer), layer.section, layer.nested > 0, layer.lines, layer.wall, layer.rings],

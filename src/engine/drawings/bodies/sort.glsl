@@ -9,7 +9,6 @@ uniform sampler2D uOpenMark;
 uniform mat4 uViewOpen;
 uniform mat4 uViewMid;
 uniform mat4 uViewClose;
-uniform vec4 uAperture;    // blades, turn, squeeze, hat edges
 uniform float uTile;
 uniform float uRadius;     // of the farthest vertex, in units of its size; below 0: its pieces fly, so nothing is left out
 uniform vec4 uErrors;      // of the details after the finest, in units of its size; negative from where there are no more
@@ -52,26 +51,13 @@ int classOf(ivec2 texel, int repetition) {
   vec3 v1 = (uViewMid * vec4(place + offset, 1.0)).xyz;
   vec3 v2 = (uViewClose * vec4(shut.xyz + offset, 1.0)).xyz;
   float radius = stretched * max(uRadius, 0.0);
-  if (uRadius >= 0.0) {
-    // the way of a body is nearly a parabola; what it may stray from that is a small share of it
-    vec3 control = controlOf(v0, v1, v2);
-    float ball = radius + 0.1 * distance(v0, v2);
-    float deep = -min(v0.z, min(control.z, v2.z)) + ball;
-    ball += lensReach(0.0, deep, uAperture.z);
-    for (int k = 0; k < SIDES; k++) {
-      vec3 side;
-      float back;
-      sideOf(k, side, back);
-      if (outside(v0, control, v2, side, back, ball)) return 0;
-    }
-  }
+  if (uRadius >= 0.0 && unseen(v0, v1, v2, radius)) return 0;
   float px = stretched * uPixelFocal / over(max(-v1.z - radius, 0.05));
   int detail = 1;
   for (int k = 0; k < 4; k++) {
     if (uErrors[k] < 0.0 || uErrors[k] * px > uErrorPx) break;
     detail++;
   }
-  int rank = int(clamp((log2(max(-v1.z, 0.02)) + 6.0) * 16.0, 0.0, 255.0));
   bool partly = uDetails.y == 0 || there * uFade < ENTIRELY;
-  return detail + (partly ? uDetails.x : 0) + 256 * rank;
+  return detail + (partly ? uDetails.x : 0) + 256 * rankOf(-v1.z);
 }

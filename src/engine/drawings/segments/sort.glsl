@@ -1,6 +1,5 @@
 // Which target a line is drawn into, 1 the one of full size; 0 where it is not in sight. Needs frame/view.glsl, seen/sides.glsl and line.glsl.
 uniform mat4 uViewMid;
-uniform vec4 uAperture;      // blades, turn, squeeze, hat edges
 
 // whether an end that goes from a through m to c is outside one side of what the lens sees, by so many metres or more
 bool beyond(vec3 a, vec3 m, vec3 c, vec3 side, float back, float by) {
@@ -24,7 +23,7 @@ int classOf(ivec2 texel, int repetition) {
   // metres that blur, width and a soft edge reach at the depth where they reach farthest
   float deep = -min(min(min(a0.z, b0.z), min(a2.z, b2.z)), min(a.z, b.z));
   float near = -max(max(max(a0.z, b0.z), max(a2.z, b2.z)), max(a.z, b.z));
-  float by = lensReach(max(near, 0.0), deep, uAperture.z) + (halfWidth(max(near, NEAR)) + 4.0) * over(max(deep, NEAR)) / uPixelFocal;
+  float by = lensReach(max(near, 0.0), deep) + (halfWidth(max(near, NEAR)) + 4.0) * over(max(deep, NEAR)) / uPixelFocal;
   for (int k = 0; k < SIDES; k++) {
     vec3 side;
     float back;

@@ -1,0 +1,103 @@
+import * as THREE from 'three';
+import type { DrawingOf } from '../../../core/layers/drawing';
+import viewSource from '../../frame/view.glsl?raw';
+import { fillAttribute } from '../../gl/fill';
+import { matterMaterial } from '../../matter/program';
+import sidesSource from '../../seen/sides.glsl?raw';
+import { SortProgram } from '../../seen/sorter';
+import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
+import { bodyUniforms, setMatter, showLit } from '../uniforms';
+import blocksSource from './blocks.glsl?raw';
+import { besideOneAnother, DETAILS } from './seams';
+import fragment from './sheet.frag.glsl?raw';
+import vertex from './sheet.vert.glsl?raw';
+import sortSource from './sort.glsl?raw';
+
+/** Cells of a block from side to side. */
+const BLOCK = 16;
+const BLOCKS = `const int BLOCK = ${BLOCK};\n${blocksSource}`;
+
+/** Two triangles for every cell of a block of which only every so manieth vertex is drawn. */
+function cellsOf(step: number): THREE.InstancedBufferGeometry {
+  const cells = BLOCK / step;
+  const index = Array.from({ length: cells * cells }, (_, i) => {
+    const a = (Math.floor(i / cells) * (BLOCK + 1) + (i % cells)) * step;
+    const b = a + (BLOCK + 1) * step;
+    return [a, a + step, b + step, a, b + step, b];
+  });
+  const geometry = new THREE.InstancedBufferGeometry();
+  geometry.setIndex(index.flat());
+  geometry.instanceCount = 0;
+  return geometry;
+}
+
+const geometries = (): THREE.InstancedBufferGeometry[] => Array.from({ length: DETAILS }, (_, k) => cellsOf(2 ** k));
+
+/** A ground between elements, smooth matter under the lights, which may be water: block by block, in as much detail as shows. */
+export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
+  as: 'sheet',
+  turned: () => true,
+  make({ across, along }, { gpu, view, matter }): MatterDrawn {
+    const blocks = [Math.ceil(across / BLOCK), Math.ceil(along / BLOCK)] as const;
+    const own = {
+      ...bodyUniforms(),
+      uRipple: { value: new THREE.Vector3() },
+      uRippleTile: { value: 0 },
+      uSheet: { value: [across, along, blocks[0]] },
+    };
+    const uniforms = { ...view, ...own };
+    const { material, take } = matterMaterial(
+      matter,
+      [viewSource + BLOCKS + vertex, viewSource + fragment],
+      uniforms,
+      THREE.DoubleSide,
+    );
+    const program = new SortProgram(viewSource + BLOCKS + sidesSource + sortSource, uniforms, null);
+    const object = new THREE.Mesh(new THREE.BufferGeometry(), material);
+    const seen: THREE.InstancedBufferGeometry[][] = [];
+    let now = 0;
+    return {
+      stage: 'matter',
+      parts: WHOLE,
+      shown: null,
+      sorting: {
+        program,
+        classes: DETAILS,
+        first: 0,
+        count: blocks[0] * blocks[1],
+        take(moment, found) {
+          const all = besideOneAnother(found, ...blocks);
+          (seen[moment] ??= geometries()).forEach((geometry, k) => {
+            const [from, to] = [found.starts[k], found.starts[k + 1]];
+            fillAttribute(geometry, 'aBlock', all.subarray(3 * from, 3 * to), 3);
+            geometry.instanceCount = to - from;
+          });
+        },
+      },
+      update({ look, piece }) {
+        const { strength = 0, size = 1, cycles = 0 } = look.ripple ?? {};
+        own.uRipple.value.set(strength, 1 / size, cycles);
+        own.uRippleTile.value = Math.max(1, Math.round(piece.tile / size)) / piece.tile;
+        own.uTile.value = piece.tile;
+        setMatter(own, look);
+        take(piece.look);
+      },
+      show(moment, time) {
+        now = moment.index;
+        showLit(own, moment, time);
+      },
+      draw(_at, target) {
+        for (const geometry of seen[now]) {
+          if (geometry.instanceCount === 0) continue;
+          object.geometry = geometry;
+          gpu.stage.draw(gpu.renderer, object, target);
+        }
+      },
+      dispose() {
+        program.dispose();
+        for (const geometry of seen.flat()) geometry.dispose();
+        material.dispose();
+      },
+    };
+  },
+};
