@@ -14,10 +14,11 @@ export interface Part {
  * How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile; bodies are a mesh
  * drawn once for each of a stretch of elements, always or only from one frame up to another. A sheet is so many cells across and
  * along between elements in rows, one more of them each way, and is smooth matter. Of particles the first of every
- * `fair` by number are a fair sample, so that a live picture may leave out the others; of those without it none.
+ * `fair` by number are a fair sample, so that a live picture may leave out the others; of those in `rows` some of every few that
+ * follow one another; of the rest none.
  */
 export type Drawing =
-  | { as: 'sprites'; order: Uint32Array; parts: Part[]; fair?: number }
+  | { as: 'sprites'; order: Uint32Array; parts: Part[]; fair?: number; rows?: true }
   | { as: 'segments'; pairs: Uint32Array }
   | { as: 'surface'; triangles: Uint32Array }
   | { as: 'sheet'; across: number; along: number }

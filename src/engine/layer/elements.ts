@@ -4,7 +4,8 @@ import type { Gpu } from '../gl/gpu';
 import { fullscreenMaterial } from '../gl/quad';
 import { Feed } from './feed';
 import { TableTexture } from './table';
-import { ELEMENT_ROW, elementProgram } from './program';
+import { GROUP } from './picked';
+import { ELEMENT_ROW, elementProgram, type ElementSort } from './program';
 
 /** Rest values of the elements as a texture, four numbers a texel. */
 function restTexture(rest: Float32Array): THREE.DataTexture {
@@ -14,17 +15,6 @@ function restTexture(rest: Float32Array): THREE.DataTexture {
   const texture = new THREE.DataTexture(data, ELEMENT_ROW, rows, THREE.RGBAFormat, THREE.FloatType);
   texture.needsUpdate = true;
   return texture;
-}
-
-/** What the elements of a layer are kept as. */
-export interface ElementSort {
-  count: number;
-  /** they are bodies, which are bent vertex by vertex when they are drawn, not here */
-  bodies: boolean;
-  /** their rotations, order and keys are kept too */
-  turned: boolean;
-  /** four numbers an element that do not change over the lap */
-  rest: Float32Array | null;
 }
 
 /**
@@ -37,6 +27,7 @@ export class ElementPass {
   private readonly targets: THREE.WebGLRenderTarget[] = [];
   private readonly rest: THREE.DataTexture | null;
   private readonly feed: Feed;
+  private readonly picked = { uPicked: { value: GROUP } };
   /** what each slot was worked out from last */
   private readonly states: unknown[][] = [];
 
@@ -48,7 +39,8 @@ export class ElementPass {
   ) {
     this.rest = sort.rest ? restTexture(sort.rest) : null;
     this.feed = new Feed(this.stepsOf(pipeline), (kernel) => new TableTexture(gpu, kernel));
-    this.material = fullscreenMaterial(elementProgram(pipeline, sort.bodies, sort.turned), {
+    this.material = fullscreenMaterial(elementProgram(pipeline, sort), {
+      ...this.picked,
       ...this.feed.uniforms,
       uGradient: { value: gradient },
       uRest: { value: this.rest },
@@ -66,6 +58,7 @@ export class ElementPass {
   /**
    * Evaluates a pipeline of the same structure at a phase into a slot, unless all of it is as it was there the last time.
    * @param count of the first elements, all or fewer; what the others are is not known then
+   * @param picked of every group so many, where they lie in rows
    */
   run(
     slot: number,
@@ -73,14 +66,16 @@ export class ElementPass {
     phase: number,
     echoOf: readonly string[],
     count: number,
+    picked = GROUP,
   ): THREE.WebGLRenderTarget {
     const target = this.target(slot);
     const rows = Math.ceil(count / ELEMENT_ROW);
     this.feed.at(this.stepsOf(pipeline), phase, echoOf);
-    const state = [...this.feed.state(), this.gradient.version, rows];
+    const state = [...this.feed.state(), this.gradient.version, rows, picked];
     const { [slot]: before } = this.states as (unknown[] | undefined)[];
     if (before?.length === state.length && state.every((value, i) => Object.is(value, before[i]))) return target;
     this.states[slot] = state;
+    this.picked.uPicked.value = picked;
     target.viewport.set(0, 0, target.width, rows);
     this.gpu.quad.draw(this.gpu.renderer, this.material, target);
     return target;

@@ -39,6 +39,8 @@ export interface LayerFrame {
   moments: readonly Moment[];
   /** the share 0..1 of its particles that is drawn, with the light of all */
   density: number;
+  /** of every group of elements that lie in rows so many are worked out (picked.ts) */
+  picked: number;
   /** the share 0..1 of its elements that is drawn of a layer */
   shareOf: (layer: Layer) => number;
 }

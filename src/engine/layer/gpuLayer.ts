@@ -8,6 +8,7 @@ import { drawn, isTurned } from '../drawings/kinds';
 import { ElementPass } from './elements';
 import type { LayerFrame, Moment, Phases } from './frame';
 import { fillGradient, gradientTexture } from './gradient';
+import { GROUP, pickedOf, placesOf } from './picked';
 
 /** What the GPU holds for one layer. Made anew only when what its rest elements or programs depend on changes. */
 export class GpuLayer {
@@ -15,6 +16,8 @@ export class GpuLayer {
   readonly drawn: readonly Drawn[];
   /** its elements are particles that may be left out from the last on */
   private readonly thins: boolean;
+  /** its elements lie in rows, of which some may be picked */
+  private readonly rows: boolean;
   private readonly gradient = gradientTexture();
   /** the layer at the frame that was asked for last */
   frame: LayerFrame | null = null;
@@ -38,7 +41,9 @@ export class GpuLayer {
     const turned = bodies || drawings.some(isTurned);
     const count = definition.elementCount(layer, share, world);
     const rest = definition.rest?.(layer, world, share) ?? null;
-    this.elements = new ElementPass(means.gpu, means.pipeline, { count, bodies, turned, rest }, this.gradient);
+    const rows = drawings.some((drawing) => drawing.as === 'sprites' && drawing.rows);
+    this.elements = new ElementPass(means.gpu, means.pipeline, { count, bodies, turned, rows, rest }, this.gradient);
+    this.rows = rows;
     this.thins = drawings.every((drawing) => drawing.as === 'sprites' && drawing.fair === count);
     this.drawn = drawings.map((drawing) => drawn(drawing, means));
   }
@@ -82,13 +87,15 @@ export class GpuLayer {
     const { frames } = piece.lap;
     const [openPhase, phase, closePhase] = phases;
     fillGradient(this.gradient, definition.gradient(layer));
-    const count = this.thins ? Math.ceil(this.elements.count * density) : this.elements.count;
+    const picked = this.rows ? pickedOf(density) : GROUP;
+    const all = this.elements.count;
+    const count = this.thins ? Math.ceil(all * density) : placesOf({ first: 0, count: all }, picked).count;
     const additive = definition.bodies?.(layer) !== true;
     const moments = layerEchoes(layer, phase, frames).map(({ behind, light, of }, echo): Moment => {
       const held = (at: number): number => shownPhase(layer, at - behind, phase - behind, frames);
       const [first, last] = [held(openPhase), held(closePhase)];
-      const open = this.elements.run(echo * 2, pipeline, first, of, count);
-      const close = last === first ? open : this.elements.run(echo * 2 + 1, pipeline, last, of, count);
+      const open = this.elements.run(echo * 2, pipeline, first, of, count, picked);
+      const close = last === first ? open : this.elements.run(echo * 2 + 1, pipeline, last, of, count, picked);
       return {
         index: echo,
         open: open.textures,
@@ -110,6 +117,7 @@ export class GpuLayer {
       colours: this.gradient,
       moments,
       density,
+      picked,
       shareOf,
     };
     return this.frame;

@@ -2,9 +2,23 @@ import { reachKernel } from '../../core/treatments/reach/reach.gen';
 import { joinSources, uniformParameters, type KernelParameter } from '../../core/kernel/kernel';
 import { COLUMNS, STATE, writes } from '../../core/elements/columns';
 import { type Pipeline, type Step } from '../../core/world/pipeline';
+import { pickedSource } from './picked';
 
 /** Texels per row of an element texture. */
 export const ELEMENT_ROW = 1024;
+
+/** What the elements of a layer are kept as. */
+export interface ElementSort {
+  count: number;
+  /** they are bodies, which are bent vertex by vertex when they are drawn, not here */
+  bodies: boolean;
+  /** their rotations, order and keys are kept too */
+  turned: boolean;
+  /** they lie in rows, so that when there are to be fewer they are picked from everywhere */
+  rows: boolean;
+  /** four numbers an element that do not change over the lap */
+  rest: Float32Array | null;
+}
 
 /** Names that vary from vertex to vertex in the piece and space sorts, besides the columns. */
 const VERTEX_STATE = new Set(['p', 'q', 'jacobian', 'byWeight', 'heart', 'piece', 'vertex', 'normal']);
@@ -65,7 +79,10 @@ ${steps.map((step) => `  p = position;\n${call(step)}  position = q;\n${after}`)
  * The program that computes every element of a tile: the layer's kernel, its placement and treatments, then the spokes and,
  * where elements are single vertices, the bends of space.
  */
-export function elementProgram(pipeline: Pipeline, bodies: boolean, turned: boolean): string {
+export function elementProgram(
+  pipeline: Pipeline,
+  { bodies, turned, rows }: Omit<ElementSort, 'count' | 'rest'>,
+): string {
   const space = bodies ? [] : pipeline.space;
   const steps = [...pipeline.element, ...space];
   const rest = Object.entries(COLUMNS).map(([name, { type, rest: value }]) => `  ${type} ${name} = ${value};`);
@@ -78,10 +95,12 @@ layout(location = 1) out vec4 outLook;
 ${turned ? 'layout(location = 2) out vec4 outTurn;\nlayout(location = 3) out vec4 outMark;' : ''}
 uniform sampler2D uGradient;
 uniform sampler2D uRest;
+${rows ? pickedSource : ''}
 void main() {
   uint id = uint(gl_FragCoord.y) * ${ELEMENT_ROW}u + uint(gl_FragCoord.x);
+  ${rows ? 'id = pickedAt(id);' : ''}
 ${rest.join('\n')}
-  ${restful ? 'vec4 rest = texelFetch(uRest, ivec2(gl_FragCoord.xy), 0);' : ''}
+  ${restful ? 'vec4 rest = texelFetch(uRest, ivec2(id % ${ELEMENT_ROW}u, id / ${ELEMENT_ROW}u), 0);' : ''}
   float weight; vec3 slope;
 ${pipeline.element.map(call).join('')}
   ${spokes ? 'position += rotateBy(rotation, spoke) * size;' : ''}

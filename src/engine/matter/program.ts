@@ -64,11 +64,7 @@ export function matterMaterial(
 ): { material: THREE.RawShaderMaterial; take: (look: Look) => void } {
   const { shines, glsl }: MatterProgram = PROGRAMS[kind];
   const source = (lights: readonly LightKind[]): string =>
-    (shines ? SHINES + shadingSource(lights) : joinSources(hashSources)) +
-    surfaceSource +
-    bodySource +
-    glsl +
-    fragment;
+    (shines ? SHINES + shadingSource(lights) : joinSources(hashSources)) + surfaceSource + bodySource + glsl + fragment;
   const material = rawMaterial((shines ? SHINES : '') + vertex, source([]), uniforms, { ...SOLID, side });
   const lit = shines ? new LitProgram(material, source) : null;
   return { material, take: (look) => lit?.light(look) };

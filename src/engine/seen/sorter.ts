@@ -13,6 +13,8 @@ export interface Sorting {
   /** the stretch of elements that is drawn where a part of the layer says nothing else */
   readonly first: number;
   readonly count: number;
+  /** where some elements are kept now, if not at their own numbers */
+  placesOf?(stretch: { first: number; count: number }): { first: number; count: number };
   /** Takes what is seen at a moment. */
   take(moment: number, seen: Seen): void;
 }
@@ -129,7 +131,12 @@ export class Sorter {
 
   sort(jobs: readonly SortJob[]): void {
     const all = jobs.flatMap(({ sorting, at }, job) =>
-      fitting(stretchesOf(at, sorting.first, sorting.count)).map((stretch): Placed => ({ job, stretch })),
+      fitting(
+        stretchesOf(at, sorting.first, sorting.count).map((stretch) => ({
+          ...stretch,
+          ...sorting.placesOf?.(stretch),
+        })),
+      ).map((stretch): Placed => ({ job, stretch })),
     );
     const total = all.reduce((sum, { stretch }) => sum + stretch.count, 0);
     if (this.found.length < total) this.found = new Uint16Array(Math.ceil(total * 1.4));

@@ -104,7 +104,7 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
     const drawn = context.routeOf(layer.follow).track !== null;
     if (layer.shape === 'grid' && !drawn) {
       const [x, y, z] = gridRows(layer);
-      return [{ as: 'sprites', ...gridParts(x * y, z / gridStride(layer, share), layer.jitter) }];
+      return [{ as: 'sprites', ...gridParts(x * y, z / gridStride(layer, share), layer.jitter), rows: true }];
     }
     // along a drawn route a slice may be anywhere
     if (tiled(layer) && !drawn) return [{ as: 'sprites', ...sliceOrder(count, layer.seed), fair: count }];
@@ -113,8 +113,7 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
         as: 'sprites',
         order: Uint32Array.from({ length: count }, (_, id) => id),
         parts: [{ from: 0, to: 1, first: 0, count }],
-        // rows of a grid are none
-        ...(layer.shape === 'grid' ? {} : { fair: count }),
+        ...(layer.shape === 'grid' ? { rows: true } : { fair: count }),
       },
     ];
   },

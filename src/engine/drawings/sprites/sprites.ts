@@ -9,6 +9,7 @@ import hidingSource from '../../frame/hiding.glsl?raw';
 import viewSource from '../../frame/view.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
 import { ADDITIVE, constants, rawMaterial } from '../../gl/quad';
+import { GROUP, placesOf } from '../../layer/picked';
 import type { DrawingKind, DrawingMeans, LightDrawn } from '../drawing';
 import { SortProgram } from '../../seen/sorter';
 import { particleUniforms, showElements } from '../uniforms';
@@ -41,7 +42,7 @@ interface SeenParticles {
 /** Particles: those under four pixels by a program of their own. */
 export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
   as: 'sprites',
-  make({ order, parts, fair = 0 }, { gpu, view }: DrawingMeans): LightDrawn {
+  make({ order, parts, fair = 0, rows = false }, { gpu, view }: DrawingMeans): LightDrawn {
     const own = { ...particleUniforms(), ...pictureUniforms() };
     const uniforms = { ...view, ...own };
     const large = new THREE.Points(new THREE.BufferGeometry(), rawMaterial(VERTEX, FRAGMENT, uniforms, ADDITIVE));
@@ -53,6 +54,7 @@ export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
     const seen: SeenParticles[] = [];
     let shown = 0;
     let gain = 1;
+    let picked = GROUP;
     const draw = (points: THREE.Points, k: number, target: THREE.WebGLRenderTarget): void => {
       const { geometry, starts } = seen[shown];
       points.geometry = geometry;
@@ -63,24 +65,26 @@ export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
     return {
       stage: 'light',
       parts,
-      thins: fair > 1 ? order.length : 0,
+      thins: fair > 1 || rows ? order.length : 0,
       shown: null,
       sorting: {
         program,
         classes: CLASSES,
         first: 0,
         count: order.length,
+        placesOf: (stretch) => placesOf(stretch, picked),
         take(moment, { pairs, starts }) {
           seen[moment] ??= { geometry: new THREE.BufferGeometry(), starts: [] };
           fillAttribute(seen[moment].geometry, 'aElement', pairs.subarray(0, 2 * starts[CLASSES]), 2);
           seen[moment].starts = starts;
         },
       },
-      update({ look, piece, density }) {
+      update({ look, piece, density, picked: now }) {
+        picked = rows ? now : GROUP;
         const kept = Math.ceil(fair * density);
         own.uKept.value.set(kept, fair);
         // those that are left shine for the others
-        gain = fair > 0 ? fair / kept : 1;
+        gain = fair > 0 ? fair / kept : GROUP / picked;
         own.uTile.value = piece.tile;
         own.uSoftness.value = look.softness;
         own.uSprite.value = look.sprite;
