@@ -70,6 +70,11 @@ export class Renderer {
     return this.context.renderer;
   }
 
+  /** How many programs there are: a frame after which there are more took longer than others will. */
+  get programs(): number {
+    return this.three.info.programs?.length ?? 0;
+  }
+
   /** Whether the context was ever taken away since. */
   get lost(): boolean {
     return this.context.lost;

@@ -182,13 +182,15 @@ export class LivePicture {
     const request = this.request(1, scale, density);
     if (!piece || !request || !this.view) return;
     const before = performance.now();
+    const { programs } = this.renderer;
     this.renderer.setPiece(piece);
     this.renderer.draw(request);
     this.renderer.finishGpu();
     const ms = performance.now() - before;
     const frameMs = 1000 / rateHz(piece.lap.rate);
     this.last = { scale, density, ms };
-    this.size.took(ms, frameMs, this.renderer.thins);
+    // what programs take to make says nothing of what frames take
+    if (this.renderer.programs === programs) this.size.took(ms, frameMs, this.renderer.thins);
     this.count(frameMs);
     this.tell(request, ms, 1, piece.samples, scale);
   }

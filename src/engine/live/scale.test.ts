@@ -47,6 +47,23 @@ describe('the size of the live picture', () => {
     expect(after(many(1, 1000), 40, small).scale).toBe(1);
   });
 
+  it('comes back as far as frames stay fast, at once', () => {
+    const small = paid(10_000, 0, 100);
+    // 400 ms at full size: half is 100
+    expect(paid(400, 0, 25, small).scale).toBe(0.42);
+    expect(paid(400, 0, 30, paid(10_000, 0, 100)).scale).toBeLessThanOrEqual(0.5);
+  });
+
+  it('asks no frame that is the first of its kind', () => {
+    const held = paid(60, 0, 30);
+    const { scale } = held;
+    // each time it changes, one frame takes long
+    const small = paid(10_000, 0, 3, held);
+    expect(small.scale).toBeLessThan(scale);
+    small.took(10_000, 40);
+    expect(paid(100, 0, 30, small).scale).toBeGreaterThanOrEqual(0.5);
+  });
+
   /** Frames that are paid by the particle: so much for all of them, and the rest whatever is drawn. */
   const dense = (most: number, least: number, count: number, from = new LiveScale()): LiveScale => {
     for (let i = 0; i < count; i++) from.took(least + most * from.density, 40, true);

@@ -29,7 +29,7 @@ const UP: readonly Way[] = ['small', 'particles', 'large'];
 /**
  * Chooses how the live picture is drawn while playing: at a size that holds the piece's rate, but not under half for that alone;
  * with fewer particles, and at last smaller, only to come to eight frames a second; and with nothing less that saves nothing.
- * Stays put unless several frames agree.
+ * Stays put unless several frames agree; the first after a change is not asked.
  */
 export class LiveScale {
   private size = 2;
@@ -37,6 +37,8 @@ export class LiveScale {
   private slow = 0;
   private fast = 0;
   private since = 0;
+  /** the next frame is the first that is drawn like this */
+  private changed = false;
   /** what a frame takes as it is drawn now; milliseconds, 0 before the first */
   private ms = 0;
   /** the last way down, and what there was before it */
@@ -58,6 +60,11 @@ export class LiveScale {
    */
   took(ms: number, frameMs: number, thins = false): void {
     if (!thins) this.thinning = 0;
+    if (this.changed) {
+      // it makes its targets
+      this.changed = false;
+      return;
+    }
     this.ms = this.ms === 0 ? ms : this.ms * 0.6 + ms * 0.4;
     if (++this.since > FORGET_FRAMES) this.forget();
     const budget = (way: Way): number => (way === 'large' ? Math.min(LARGE_MS, frameMs) : LEAST_MS);
@@ -79,7 +86,7 @@ export class LiveScale {
     if (more && this.fast >= FAST_FRAMES) {
       this.fast = 0;
       this.tried = null;
-      this.go(more, -1);
+      this.ascend(more, budget(more), thins);
     }
   }
 
@@ -94,6 +101,7 @@ export class LiveScale {
     if (way === 'particles') this.thinning += by;
     else this.size += by;
     this.ms = 0;
+    this.changed = true;
   }
 
   /** What a frame would take then, if all of it is paid by the pixel, or by the particle. */
@@ -110,6 +118,7 @@ export class LiveScale {
     if (!tried || this.ms < tried.ms * WORTH) return;
     this.vain.add(tried.way);
     [this.size, this.thinning, this.ms] = [tried.size, tried.thinning, tried.ms];
+    this.changed = true;
   }
 
   /** Goes down one way, as far as may be needed. */
@@ -118,6 +127,14 @@ export class LiveScale {
     let by = 1;
     while (this.canGo(way, by + 1, thins) && this.expected(way, by, ms) > budget) by++;
     this.tried = { way, size, thinning, ms, frames: 0 };
+    this.go(way, by);
+  }
+
+  /** Comes back one way, as far as frames stay fast. */
+  private ascend(way: Way, budget: number, thins: boolean): void {
+    const { ms } = this;
+    let by = -1;
+    while (this.canGo(way, by - 1, thins) && this.expected(way, by - 1, ms) < budget * FAST) by--;
     this.go(way, by);
   }
 
