@@ -100,7 +100,7 @@ void main() {
   uint id = uint(gl_FragCoord.y) * ${ELEMENT_ROW}u + uint(gl_FragCoord.x);
   ${rows ? 'id = pickedAt(id);' : ''}
 ${rest.join('\n')}
-  ${restful ? 'vec4 rest = texelFetch(uRest, ivec2(id % ${ELEMENT_ROW}u, id / ${ELEMENT_ROW}u), 0);' : ''}
+  ${restful ? `vec4 rest = texelFetch(uRest, ivec2(id % ${ELEMENT_ROW}u, id / ${ELEMENT_ROW}u), 0);` : ''}
   float weight; vec3 slope;
 ${pipeline.element.map(call).join('')}
   ${spokes ? 'position += rotateBy(rotation, spoke) * size;' : ''}
