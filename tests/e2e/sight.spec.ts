@@ -66,6 +66,7 @@ const boxes = {
   distance: 0.2,
 };
 const dots = { kind: 'field', shape: 'box', width: 7, height: 5, count: 900, size: 0.05, light: 8, softness: 0.5 };
+const land = { kind: 'ground', width: 60, above: -1.6, relief: 1.2, feature: 5, octaves: 4, rows: 80 };
 const bent = {
   treatments: [
     { kind: 'twist', id: 't', seed: 1 },
@@ -77,6 +78,8 @@ for (const [name, layer, flight] of [
   ['bodies', boxes, {}],
   ['bodies in bent space', { ...boxes, ...bent }, {}],
   ['bodies without perspective', boxes, { lens: 'orthographic', widthM: 6 }],
+  ['grounds', land, {}],
+  ['grounds in bent space', { ...land, ...bent }, {}],
   ['particles', dots, {}],
   ['particles far out of focus', dots, { fNumber: 0.5, focusM: 1 }],
 ] as const)
@@ -91,3 +94,22 @@ for (const [name, layer, flight] of [
     // and there is something to miss
     expect(lit).toBeGreaterThan(SIZE.width * SIZE.height * 0.1);
   });
+
+test('a ground has no gaps where blocks of more and fewer vertices meet', async ({ page }) => {
+  const red = { background: '#ff0000', backgroundEdge: '#ff0000', fogDistance: 10_000, reach: 60 };
+  const above = piece({ ...land, above: -3, relief: 0.9 }, { shutterDeg: 0, fNumber: 64 });
+  const { width, height } = { width: 480, height: 270 };
+  let [gaps, looked] = [0, 0];
+  for (const frame of [3, 44]) {
+    const light = await page.evaluate(
+      async ([p, f, w, h]) => [
+        ...(await lab.engine.api.light({ piece: p, frameIndex: f, width: w, height: h, passes: 1 })),
+      ],
+      [PieceSchema.parse({ ...above, look: { ...above.look, ...red } }), frame, width, height] as const,
+    );
+    // the lower part, where there is nothing but ground; rows come from the lowest on
+    for (let i = 0; i < width * height * 0.4; i++, looked++) if (light[i * 4] > 0.9 && light[i * 4 + 1] < 0.02) gaps++;
+  }
+  console.log(`gaps in a ground: ${gaps} of ${looked} pixels`);
+  expect(gaps).toBe(0);
+});
