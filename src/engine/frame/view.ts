@@ -13,7 +13,7 @@ import type { FrameRequest } from './request';
 const SMALL_SLICES = 4;
 
 /** By how many pixels a body may differ from its mesh, in a live picture of few passes and in a finished one. */
-const ERROR_PX = { live: 0.6, finished: 0.1 };
+const ERROR_PX = { live: 0.6, finished: 0.05 };
 const FEW_PASSES = 2;
 
 /** What every drawing knows of the camera, the air and the light of a frame, by the names the programs give it. */
