@@ -77,11 +77,12 @@ export function cameraPose(piece: Piece, phase: number): CameraPose {
   let focalMm = at(flight.focalMm);
   const holds = perspective && flight.hold !== 'none';
   const subject = holds ? prepared.sight(flight.holdAt, phase).position : position;
-  const centred = flight.aim === 'target' ? prepared.aimPoint(phase) : place.faces;
-  if (flight.lens === 'isometric' && centred) {
+  const centred = (): Vec3 | undefined => (flight.aim === 'target' ? prepared.aimPoint(phase) : place.faces);
+  const middle = flight.lens === 'isometric' ? centred() : undefined;
+  if (middle) {
     // its direction is fixed, so it is the place that keeps what is aimed at in the middle
     const forward = rotate(aimed(flight, prepared, place, position, phase), [0, 0, -1]);
-    position = subtract(centred, scale(forward, length(subtract(centred, position))));
+    position = subtract(middle, scale(forward, length(subtract(middle, position))));
   }
   // the line of sight before the hand moves it
   const turned = rotate(

@@ -26,6 +26,9 @@ export interface MatterProgram {
   glsl: string;
 }
 
+/** Whether what is made of a kind of matter is there all over. */
+export const isOpaque = (kind: MatterKind): boolean => PROGRAMS[kind].opaque;
+
 /** Shading under some lights, as a program has it in front. */
 export const shadingSource = (lights: readonly LightKind[]): string =>
   joinSources(hashSources) + skySource + brdfSource + lightsProgram(lights) + shineSource;

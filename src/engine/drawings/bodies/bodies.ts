@@ -9,8 +9,7 @@ import { fillAttribute } from '../../gl/fill';
 import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
 import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { PROGRAMS } from '../../matter/list';
-import { matterMaterial } from '../../matter/program';
+import { isOpaque, matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram } from '../../seen/sorter';
 import { bodyUniforms, phaseAt, setMatter, showLit } from '../uniforms';
@@ -66,7 +65,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       ...bodyUniforms(),
       uRadius: { value: flies ? -1 : mesh.radius },
       uErrors: { value: errorsOf(details, bent) },
-      uDetails: { value: [details.length, Number(PROGRAMS[matter].opaque)] },
+      uDetails: { value: [details.length, Number(isOpaque(matter))] },
     };
     const uniforms = { ...view, ...own, ...feed.uniforms };
     const composed = vertexProgram(pipeline) + viewSource;
