@@ -103,12 +103,15 @@ const pace = (page, json, size, passes, frames) =>
     [json, size, passes, frames],
   );
 
-/** So many rounds of everything, in turns: what disturbs one round disturbs all of it. Of each the middle, or another. */
-async function rounds(count, measures, pick = middle) {
-  const got = Object.fromEntries(Object.keys(measures).map((name) => [name, []]));
-  for (let round = 0; round < count; round++)
-    for (const [name, measure] of Object.entries(measures)) got[name].push(await measure());
-  return Object.fromEntries(Object.entries(got).map(([name, list]) => [name, pick(list)]));
+/** So many rounds of everything, in turns: what disturbs one round disturbs all of it. Of what `worth` makes of each the middle. */
+async function rounds(count, measures, worth = (took) => took) {
+  const got = [];
+  for (let round = 0; round < count; round++) {
+    const took = {};
+    for (const [name, measure] of Object.entries(measures)) took[name] = await measure();
+    got.push(worth(took));
+  }
+  return Object.fromEntries(Object.keys(got[0]).map((name) => [name, middle(got.map((one) => one[name]))]));
 }
 
 /** Frames of a measurement and how often it is made. */
@@ -161,10 +164,8 @@ export async function effectRows(page, line, light) {
   // four of them: a difference of two numbers is to be larger than what disturbs them
   const glowing = Array.from({ length: 4 }, (_, i) => ({ kind: 'glow', id: `glow-${i}` }));
   const plain = (passes, frames) => () => pace(page, picture([]), size, passes, frames);
-  // what is a difference needs numbers that nothing disturbed: the least of each
-  const least = (list) => Math.min(...list);
-  const took = await rounds(
-    light ? 3 : 4,
+  const cost = await rounds(
+    light ? 3 : 5,
     {
       glowing: () => pace(page, picture(glowing), size, 1, 6),
       plain: plain(1, 6),
@@ -172,16 +173,17 @@ export async function effectRows(page, line, light) {
       four: plain(4, 3),
       many: plain(32, 1),
       fewer: plain(16, 1),
+      bloom: peer('bloom'),
+      focus: peer('focus'),
     },
-    least,
+    // differences of one round: what a machine does to both of them falls out
+    ({ glowing: lit, plain: bare, eight, four, many, fewer, ...peers }) => ({
+      glow: (lit - bare) / 4,
+      // a pass has the lens up to 8 of them, and has none from 16 on
+      lens: (eight - four) / 4 - (many - fewer) / 16,
+      ...peers,
+    }),
   );
-  const peers = await rounds(light ? 2 : 3, { bloom: peer('bloom'), focus: peer('focus') });
-  const cost = {
-    glow: (took.glowing - took.plain) / 4,
-    // a pass has the lens up to 8 of them, and has none from 16 on
-    lens: (took.eight - took.four) / 4 - (took.many - took.fewer) / 16,
-    ...peers,
-  };
   line(
     `glow / bloom of mipmaps, ${size.join('×')}`,
     cost.glow / cost.bloom,

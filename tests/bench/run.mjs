@@ -20,9 +20,13 @@ const worse = [];
  */
 async function measured(rows) {
   const got = new Map();
-  const bad = ({ ratio, reached }) => reached !== null && ratio > reached * SLACK;
+  // a cost of nothing is a difference that noise has eaten, and no measurement
+  const bad = ({ ratio, reached }) => reached !== null && (ratio > reached * SLACK || ratio <= 0);
   const line = (what, ratio, aim, detail, reached = null) => {
-    if (!(got.get(what)?.ratio < ratio)) got.set(what, { ratio, aim, detail, reached });
+    const row = { ratio, aim, detail, reached };
+    const before = got.get(what);
+    // the better of two that count
+    if (!before || bad(before) || (!bad(row) && ratio < before.ratio)) got.set(what, row);
   };
   let tries = 0;
   do {

@@ -16,11 +16,11 @@ export interface Detail {
 const FEW = 12;
 const MOST_VERTICES = 30_000;
 /**
- * A detail that keeps more than the first share of the triangles of the one before is not worth having; with less than the second
- * there would be none between for space that is bent.
+ * A detail that keeps more than the first share of the triangles of the one before is not worth having; one that keeps less than the
+ * second leaves sizes between at which more than needed is drawn.
  */
 const WORTH = 0.7;
-const LEAST = 0.15;
+const LEAST = 0.3;
 /** Of those that are, the coarsest that is off by no more than so many times as much as the finest of them. */
 const AS_GOOD = 2;
 /** In units of the size: what is off by less is as good as what is off by this. */
@@ -30,18 +30,28 @@ const STEP = 0.84;
 /** The most details of a mesh, itself included. */
 export const MOST_DETAILS = 5;
 
-/** A mesh with fewer and fewer triangles. No error is less than one before. */
-function simplified(mesh: Mesh): Omit<Detail, 'longest'>[] {
+/** A mesh with fewer and fewer triangles. */
+function simplified(mesh: Mesh): Uint32Array[] {
   const simplifier = new Simplifier(mesh);
-  const out: Omit<Detail, 'longest'>[] = [];
-  let [left, error] = [mesh.index.length, 0];
-  for (;;) {
+  const out: Uint32Array[] = [];
+  for (let left = mesh.index.length; ; left = out[out.length - 1].length) {
     const index = simplifier.downTo(Math.max(FEW, Math.floor((left / 3) * STEP)));
     if (index.length === left || index.length === 0) return out;
-    left = index.length;
-    error = Math.max(error, deviation(mesh, index));
-    out.push({ index, error });
+    out.push(index);
   }
+}
+
+/** The last of some choices of triangles, each coarser than the one before, that is as good as the first. */
+function asGood(mesh: Mesh, choices: readonly Uint32Array[]): { index: Uint32Array; error: number } {
+  let [first, last] = [0, choices.length - 1];
+  let best = { index: choices[0], error: deviation(mesh, choices[0]) };
+  const good = Math.max(best.error, SLIGHT) * AS_GOOD;
+  for (let middle = last; first < last; middle = Math.ceil((first + last) / 2)) {
+    const error = deviation(mesh, choices[middle]);
+    if (error > good) last = middle - 1;
+    else [first, best] = [middle, { index: choices[middle], error }];
+  }
+  return best;
 }
 
 const known = new WeakMap<Mesh, readonly Detail[]>();
@@ -55,13 +65,13 @@ export function detailsOf(mesh: Mesh): readonly Detail[] {
     const found = simplified(mesh);
     while (details.length < MOST_DETAILS) {
       const before = details[details.length - 1];
-      const worth = found.filter(({ index }) => index.length <= before.index.length * WORTH);
-      const good = Math.max(worth[0]?.error ?? 0, SLIGHT) * AS_GOOD;
-      const next = worth.findLast(
-        ({ index, error }, i) => i === 0 || (error <= good && index.length >= before.index.length * LEAST),
+      const worth = found.filter(({ length }) => length <= before.index.length * WORTH);
+      if (worth.length === 0) break;
+      const { index, error } = asGood(
+        mesh,
+        worth.filter(({ length }, i) => i === 0 || length >= before.index.length * LEAST),
       );
-      if (!next) break;
-      details.push({ ...next, longest: longestEdge(mesh, next.index) });
+      details.push({ index, error: Math.max(before.error, error), longest: longestEdge(mesh, index) });
     }
   }
   known.set(mesh, details);
