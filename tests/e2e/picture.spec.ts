@@ -350,6 +350,16 @@ test('the picture report sees planted faults', async ({ page }) => {
   ).toMatchObject({ verdict: 'jumps', ok: false });
 });
 
+test('a triangle seen from its very edge shines as a number', async ({ page }) => {
+  const json = structuredClone(demoJson('slipway-spiral')) as { piece: Piece };
+  json.piece.layers = json.piece.layers.filter(({ id }) => id === 'wall');
+  // 224: neighbouring pixels of the wall are one place there, and their difference has no direction
+  for (const frame of [12, 100, 224]) {
+    const light = await floats(page, PieceSchema.parse(json.piece), 16, frame);
+    expect([frame, light.filter((value) => !(value >= 0 && value < 1e4)).length]).toEqual([frame, 0]);
+  }
+});
+
 test('every demo piece closes in the picture too', async ({ page }) => {
   test.setTimeout(600_000);
   for (const name of DEMOS) {
