@@ -200,6 +200,39 @@ export async function effectRows(page, line, light) {
   );
 }
 
+/** Bodies that shine by themselves, before and behind the focus of a fast lens, as one pass shows them and as many do. */
+export async function lensRow(page, line) {
+  const [width, height, passes] = [412, 231, 256];
+  const colours = ['#ffffff', '#ff8030', '#2060c0'].map((colour, i) => ({ at: i / 2, colour }));
+  const json = picture([]);
+  Object.assign(json.piece.layers[0], { gradient: colours, matter: { kind: 'plain', glowing: 1 } });
+  Object.assign(json.piece.look, {
+    lights: [],
+    surround: 0,
+    reach: 60,
+    background: '#000000',
+    backgroundEdge: '#000000',
+  });
+  const { ours, peer } = await page.evaluate(
+    async ([j, w, h, n]) => {
+      const piece = globalThis.lab.parse(j);
+      const light = (p) => globalThis.lab.engine.api.light({ piece, frameIndex: 0, width: w, height: h, passes: p });
+      const elements = await globalThis.lab.engine.api.elements(piece, 'a', 0);
+      return {
+        ours: globalThis.peers.nearness(await light(1), await light(n)),
+        peer: globalThis.peers.focusNearness(piece, elements, w, h),
+      };
+    },
+    [json, width, height, passes],
+  );
+  line(
+    `lens of one pass, off from ${passes} / depth of field, best of 49`,
+    10 ** ((peer - ours) / 20),
+    '≤ 1.0',
+    `${ours.toFixed(1)} dB, peer ${peer.toFixed(1)} dB`,
+  );
+}
+
 export async function rebuildRow(page, line) {
   const builds = await page.evaluate(
     async ([one, two]) => {

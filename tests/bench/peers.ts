@@ -2,7 +2,11 @@
 import { BloomEffect, DepthOfFieldEffect, EffectComposer, EffectPass, type Effect, RenderPass } from 'postprocessing';
 import * as THREE from 'three';
 import { RF } from '../../src/core/kernel/scratch';
+import { definitionOf } from '../../src/core/layers/kinds';
 import { curlAt } from '../../src/core/noise/moment.gen';
+import type { Piece } from '../../src/core/piece/schema';
+import { worldOf } from '../../src/core/world/layers';
+import { shotAt } from '../../src/engine/frame/shot';
 
 /** Curl noise as one writes it: hashed at every corner. */
 const NO_TABLE = new Float64Array();
@@ -167,4 +171,110 @@ export function effectCost(kind: 'bloom' | 'focus', width: number, height: numbe
     focus: (camera) => new DepthOfFieldEffect(camera, { worldFocusDistance: 6, worldFocusRange: 4, bokehScale: 3 }),
   };
   return pace(effects[kind]) - pace(null);
+}
+
+/** Decibels between two pictures of encoded values 0..1. */
+function decibels(a: ArrayLike<number>, b: ArrayLike<number>): number {
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) sum += (a[i] - b[i]) ** 2;
+  return 10 * Math.log10(a.length / sum);
+}
+
+/** Linear light as it is shown, red, green and blue of every pixel, 0..1. */
+const shown = (light: ArrayLike<number>): Float32Array =>
+  Float32Array.from(
+    { length: (light.length / 4) * 3 },
+    (_, i) => Math.min(1, light[Math.floor(i / 3) * 4 + (i % 3)]) ** (1 / 2.2),
+  );
+
+/** How near two pictures of linear light are as they are shown, decibels. */
+export const nearness = (a: ArrayLike<number>, b: ArrayLike<number>): number => decibels(shown(a), shown(b));
+
+/** What the peer's depth of field is tried with; the nearest to the truth counts. */
+const BOKEH = [0.5, 1, 1.5, 2, 3, 4, 6];
+const RANGES = [0.5, 1, 2, 3, 5, 8, 14];
+
+/**
+ * How near the peer's depth of field comes to the bodies of a piece's first layer seen through all of its lens, by many cameras
+ * of the peer's own: the best of many settings, decibels. The bodies shine by themselves in the colours they are given.
+ * @param elements of the layer, as the engine has them
+ */
+export function focusNearness(piece: Piece, elements: ArrayLike<number>[], width: number, height: number): number {
+  const [places, looks, turns] = elements;
+  const [layer] = piece.layers;
+  const [bodies] = definitionOf(layer.kind).drawings(layer, 1, worldOf(piece));
+  if (bodies.as !== 'bodies') throw new RangeError('the first layer is not made of bodies');
+  const canvas = new OffscreenCanvas(width, height);
+  const renderer = new THREE.WebGLRenderer({ canvas: canvas as unknown as HTMLCanvasElement, antialias: false });
+  renderer.setSize(width, height, false);
+  const geometry = new THREE.BufferGeometry();
+  geometry.setAttribute('position', new THREE.BufferAttribute(bodies.mesh.position, 3));
+  geometry.setIndex(new THREE.BufferAttribute(bodies.mesh.index, 1));
+  const scene = new THREE.Scene();
+  for (let i = 0; i < places.length / 4; i++)
+    for (let tile = -1; tile < 4; tile++) {
+      const colour = new THREE.Color().setRGB(looks[i * 4], looks[i * 4 + 1], looks[i * 4 + 2]);
+      const body = new THREE.Mesh(geometry, new THREE.MeshBasicMaterial({ color: colour }));
+      body.position.set(places[i * 4], places[i * 4 + 1], places[i * 4 + 2] - tile * piece.tile);
+      body.quaternion.set(turns[i * 4], turns[i * 4 + 1], turns[i * 4 + 2], turns[i * 4 + 3]);
+      body.scale.setScalar(places[i * 4 + 3]);
+      scene.add(body);
+    }
+  const { pose, pixelFocal, apertureHalfM } = shotAt(piece, 0, width);
+  const { focusDistance: focus } = pose;
+  const camera = new THREE.PerspectiveCamera(
+    (2 * Math.atan(height / (2 * pixelFocal)) * 180) / Math.PI,
+    width / height,
+    0.1,
+    100,
+  );
+  const place = new THREE.Vector3(...pose.position);
+  camera.quaternion.set(...pose.quaternion);
+  const straight = camera.projectionMatrix.clone();
+  const gl = renderer.getContext();
+
+  // many pinholes over the lens, each sheared so that what is in focus stays where it is
+  const target = new THREE.WebGLRenderTarget(width, height, { type: THREE.FloatType });
+  const sum = new Float64Array(width * height * 4);
+  const POINTS = 256;
+  const one = new Float32Array(width * height * 4);
+  for (let n = 0; n < POINTS; n++) {
+    const [radius, turn] = [apertureHalfM * Math.sqrt((n + 0.5) / POINTS), n * 2.399963];
+    const [x, y] = [radius * Math.cos(turn), radius * Math.sin(turn)];
+    const [jitterX, jitterY] = [((n * 0.754877666) % 1) - 0.5, ((n * 0.569840291) % 1) - 0.5];
+    camera.position.copy(place).add(new THREE.Vector3(x, y, 0).applyQuaternion(camera.quaternion));
+    camera.projectionMatrix.copy(straight);
+    camera.projectionMatrix.elements[8] -= (2 * (pixelFocal * x)) / focus / width + (2 * jitterX) / width;
+    camera.projectionMatrix.elements[9] -= (2 * (pixelFocal * y)) / focus / height + (2 * jitterY) / height;
+    renderer.setRenderTarget(target);
+    renderer.render(scene, camera);
+    gl.readPixels(0, 0, width, height, gl.RGBA, gl.FLOAT, one);
+    for (let i = 0; i < sum.length; i++) sum[i] += one[i] / POINTS;
+  }
+  const truth = shown(sum);
+
+  camera.position.copy(place);
+  camera.projectionMatrix.copy(straight);
+  let best = 0;
+  const bytes = new Uint8Array(width * height * 4);
+  for (const bokehScale of BOKEH)
+    for (const worldFocusRange of RANGES) {
+      const composer = new EffectComposer(renderer, { frameBufferType: THREE.FloatType });
+      composer.setSize(width, height, false);
+      composer.addPass(new RenderPass(scene, camera));
+      const effect = new DepthOfFieldEffect(camera, { worldFocusDistance: focus, worldFocusRange, bokehScale });
+      composer.addPass(new EffectPass(camera, effect));
+      composer.render(0.04);
+      gl.bindFramebuffer(gl.FRAMEBUFFER, null);
+      gl.readPixels(0, 0, width, height, gl.RGBA, gl.UNSIGNED_BYTE, bytes);
+      // the canvas is encoded; the truth in the same manner
+      const linear = Float32Array.from(bytes, (v) => {
+        const encoded = v / 255;
+        return encoded <= 0.04045 ? encoded / 12.92 : ((encoded + 0.055) / 1.055) ** 2.4;
+      });
+      best = Math.max(best, decibels(shown(linear), truth));
+      composer.dispose();
+    }
+  renderer.dispose();
+  return best;
 }

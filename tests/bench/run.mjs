@@ -4,7 +4,7 @@ import { build, createServer } from 'vite';
 import { launchBrowser } from '../../bin/browser.mjs';
 import { startServer } from '../../bin/server.mjs';
 import { ensureBuilt, root } from '../../scripts/run.mjs';
-import { boxRow, effectRows, exportRow, pointRows, rebuildRow } from './drawing.mjs';
+import { boxRow, effectRows, exportRow, lensRow, pointRows, rebuildRow } from './drawing.mjs';
 import { liveRows, startRow } from './live.mjs';
 
 const light = process.argv.includes('--light');
@@ -110,6 +110,7 @@ await measured((line) => pointRows(page, line, light));
 await measured((line) => boxRow(page, line, light));
 await measured((line) => effectRows(page, line, light));
 if (!light) {
+  await measured((line) => lensRow(page, line));
   await measured((line) => rebuildRow(page, line));
   await measured((line) => exportRow(page, line));
 }
