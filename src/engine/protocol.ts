@@ -43,6 +43,8 @@ export interface LiveStatus {
   scale: number;
   /** share of the particles that is drawn, with the light of all */
   density: number;
+  /** whether its shapes are coarser than they need be */
+  coarse: boolean;
   /** whether it is a frame of the finished lap */
   finished: boolean;
 }
@@ -61,6 +63,8 @@ export interface StillRequest {
   passes: number;
   /** share of the particles that is drawn, with the light of all; all unless stated */
   density?: number;
+  /** times as far as shapes may be off from their meshes at few passes; 1 unless stated */
+  coarseness?: number;
   texture?: boolean;
 }
 

@@ -33,6 +33,7 @@ const stillFrame = ({
   height,
   passes,
   density = 1,
+  coarseness = 1,
   texture = true,
 }: StillRequest): FrameRequest => ({
   phase: framePhase(frameIndex, piece.lap.frames),
@@ -42,6 +43,7 @@ const stillFrame = ({
   passes,
   working: false,
   density,
+  coarseness,
   texture,
   elementMotion: true,
 });

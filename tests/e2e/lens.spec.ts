@@ -162,3 +162,20 @@ for (const shape of ['box', 'grid'])
     expect(Math.abs(quarter / all - 1)).toBeLessThan(0.1);
     expect(quarter).not.toBe(all);
   });
+
+test('coarser shapes are nearly the same, and an export has none', async ({ page }) => {
+  const balls = piece({ fNumber: 64 }, [{ ...boxes, source: 'sphere', size: 0.6 }]);
+  const drawn = (passes: number, coarseness: number): Promise<number[]> =>
+    page.evaluate(
+      async ([p, n, c, size]) => [
+        ...(await lab.engine.api.light({ piece: p, frameIndex: 7, ...size, passes: n, coarseness: c })),
+      ],
+      [balls, passes, coarseness, SIZE] as const,
+    );
+  const off = decibels(await drawn(1, 2.5), await drawn(1, 1));
+  console.log(`coarser shapes: ${off.toFixed(1)} dB`);
+  expect(off).toBeGreaterThan(26);
+  // they are coarser
+  expect(off).toBeLessThan(80);
+  expect(await drawn(16, 2.5)).toEqual(await drawn(16, 1));
+});

@@ -82,7 +82,8 @@ export function Transport() {
       </span>
       <span className={styles.said} title={hint(status, playing)} role="status" aria-label="Quality of the picture">
         <span>{status ? quality(status, playing, finished) : 'starting'}</span>{' '}
-        {status && status.density < 1 ? <span>{Math.round(status.density * 100)} % of particles</span> : null}
+        {status && status.density < 1 ? <span>{Math.round(status.density * 100)} % of particles</span> : null}{' '}
+        {status?.coarse ? <span>coarse shapes</span> : null}
       </span>
     </div>
   );
@@ -94,6 +95,7 @@ function hint(status: LiveStatus | null, playing: boolean): string | undefined {
   const less = [
     status.scale < 1 ? 'The picture is drawn smaller to keep up. ' : '',
     status.density < 1 ? 'Only a part of the particles is drawn, with the light of all. ' : '',
+    status.coarse ? 'Shapes are drawn with fewer corners. ' : '',
   ].join('');
   const back = less === '' ? '' : 'A smaller window or working counts make that unnecessary. ';
   return `${less}${back}While playing, what elements do by themselves is not blurred. Pause to see the frame whole; “Finish at” plays the whole lap so.`;

@@ -12,7 +12,7 @@ import type { Gpu } from '../gl/gpu';
 import { Quad, Stage } from '../gl/quad';
 import { HeldLayers, type ShownLayers } from './layers';
 import { lightTargets } from './levels';
-import type { FrameRequest } from './request';
+import type { FrameRequest, Lessens } from './request';
 import { shotAt, type Shot } from './shot';
 import { ShownPicture } from './shownPicture';
 import { Sum } from './sum';
@@ -48,8 +48,8 @@ export class Renderer {
   private light: THREE.WebGLRenderTarget | null = null;
   private piece: Piece | null = null;
   private losing = false;
-  /** whether leaving out particles may have saved time in the last frame */
-  thins = false;
+  /** what of the last frame may be less to save time */
+  lessens: Lessens = { particles: false, shapes: false };
 
   /**
    * @param canvas drawn to by {@link draw}; its size follows the request
@@ -134,7 +134,7 @@ export class Renderer {
     setFrame(view, piece, shot, request);
     this.sum.setLook(piece);
     const shown = this.layers.at(piece, shot, request);
-    this.thins = shown.thins;
+    this.lessens = { particles: shown.thins, shapes: shown.solid };
     clearSky(view);
     shown.behind?.surround();
     this.sum.clear(targets);

@@ -12,8 +12,18 @@ export interface FrameRequest {
   working: boolean;
   /** share 0..1 of the particles that is drawn, with the light of all; 1 for all that is kept */
   density: number;
+  /** times as far as shapes may be off from their meshes in a picture of few passes; 1 for as little as is seen */
+  coarseness: number;
   /** grain and dither; off for measuring */
   texture: boolean;
   /** elements' own motion while the shutter is open; a live frame may leave it to the camera's */
   elementMotion: boolean;
+}
+
+/** What of a frame may be less besides its size. */
+export interface Lessens {
+  /** it has particles of which some may be left out */
+  particles: boolean;
+  /** it has shapes that may be coarser */
+  shapes: boolean;
 }

@@ -56,7 +56,7 @@ export function setFrame(
   view: View,
   { flight, look }: Piece,
   shot: Shot,
-  { phase, width, height, passes }: FrameRequest,
+  { phase, width, height, passes, coarseness }: FrameRequest,
 ): void {
   view.uPicture.value.set(width, height);
   view.uPixelFocal.value = shot.pixelFocal;
@@ -69,7 +69,7 @@ export function setFrame(
   view.uViewOpen.value.copy(shot.open);
   view.uViewMid.value.copy(shot.mid);
   view.uViewClose.value.copy(shot.close);
-  view.uErrorPx.value = passes <= FEW_PASSES ? ERROR_PX.live : ERROR_PX.finished;
+  view.uErrorPx.value = passes <= FEW_PASSES ? ERROR_PX.live * coarseness : ERROR_PX.finished;
   setLights(view, look, phase);
   view.uAperture.value.set(
     bladesAt(flight, phase),

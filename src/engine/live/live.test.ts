@@ -16,6 +16,7 @@ class SlowRenderer {
   readonly drawn: FrameRequest[] = [];
   lost = false;
   ms = 1;
+  readonly lessens = { particles: false, shapes: false };
   readonly three = { getContext: () => ({ flush: () => undefined }) };
   shown: Piece | null = null;
   setPiece(shown: Piece): void {

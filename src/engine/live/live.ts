@@ -38,7 +38,7 @@ export class LivePicture {
   private running = false;
   private readonly size = new LiveScale();
   /** the picture of one pass that was drawn last */
-  private last = { scale: 1, density: 1, ms: 0 };
+  private last = { scale: 1, density: 1, coarseness: 1, ms: 0 };
   private changedAt = 0;
   private lastTick = 0;
   private fps = 0;
@@ -152,7 +152,7 @@ export class LivePicture {
     return true;
   }
 
-  private request(passes: number, scale: number, density = 1): FrameRequest | null {
+  private request(passes: number, scale: number, density = 1, coarseness = 1): FrameRequest | null {
     if (!this.piece || !this.view) return null;
     const { frames } = this.piece.lap;
     const frameIndex = Math.floor(this.phase * frames + 1e-6) % frames;
@@ -164,6 +164,7 @@ export class LivePicture {
       passes,
       working: this.view.working,
       density,
+      coarseness,
       texture: true,
       elementMotion: passes > 1,
     };
@@ -178,8 +179,8 @@ export class LivePicture {
 
   private drawNow(): void {
     const piece = this.shown();
-    const { scale, density } = this.size;
-    const request = this.request(1, scale, density);
+    const { scale, density, coarseness } = this.size;
+    const request = this.request(1, scale, density, coarseness);
     if (!piece || !request || !this.view) return;
     const before = performance.now();
     const { programs } = this.renderer;
@@ -188,9 +189,9 @@ export class LivePicture {
     this.renderer.finishGpu();
     const ms = performance.now() - before;
     const frameMs = 1000 / rateHz(piece.lap.rate);
-    this.last = { scale, density, ms };
+    this.last = { scale, density, coarseness, ms };
     // what programs take to make says nothing of what frames take
-    if (this.renderer.programs === programs) this.size.took(ms, frameMs, this.renderer.thins);
+    if (this.renderer.programs === programs) this.size.took(ms, frameMs, this.renderer.lessens);
     this.count(frameMs);
     this.tell(request, ms, 1, piece.samples, scale);
   }
@@ -245,8 +246,10 @@ export class LivePicture {
     scale: number,
     finished = false,
   ): void {
-    const { phase, frameIndex, density: asked } = request;
-    const density = this.renderer.thins ? asked : 1;
-    this.listener.status({ phase, frameIndex, fps: this.fps, ms, passes, wanted, scale, density, finished });
+    const { phase, frameIndex } = request;
+    const { particles, shapes } = this.renderer.lessens;
+    const density = particles ? request.density : 1;
+    const coarse = shapes && request.coarseness > 1;
+    this.listener.status({ phase, frameIndex, fps: this.fps, ms, passes, wanted, scale, density, coarse, finished });
   }
 }

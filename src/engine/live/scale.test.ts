@@ -2,6 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { advanced } from './clock';
 import { LiveScale } from './scale';
 
+const PARTICLES = { particles: true, shapes: false };
+const SHAPES = { particles: false, shapes: true };
+
 describe('the size of the live picture', () => {
   const after = (times: readonly number[], frameMs = 40, from = new LiveScale()): LiveScale => {
     for (const ms of times) from.took(ms, frameMs);
@@ -66,7 +69,7 @@ describe('the size of the live picture', () => {
 
   /** Frames that are paid by the particle: so much for all of them, and the rest whatever is drawn. */
   const dense = (most: number, least: number, count: number, from = new LiveScale()): LiveScale => {
-    for (let i = 0; i < count; i++) from.took(least + most * from.density, 40, true);
+    for (let i = 0; i < count; i++) from.took(least + most * from.density, 40, PARTICLES);
     return from;
   };
 
@@ -74,13 +77,13 @@ describe('the size of the live picture', () => {
     const thin = dense(300, 20, 60);
     expect([thin.scale, thin.density]).toEqual([0.7, 0.35]);
     // 24 fast frames bring back one step each
-    for (let i = 0; i < 24 * 8; i++) thin.took(5, 40, true);
+    for (let i = 0; i < 24 * 8; i++) thin.took(5, 40, PARTICLES);
     expect([thin.scale, thin.density]).toEqual([1, 1]);
   });
 
   it('leaves out none where that saves nothing, and goes on with the size', () => {
     const still = new LiveScale();
-    for (let i = 0; i < 60; i++) still.took(1200 * still.scale ** 2, 40, true);
+    for (let i = 0; i < 60; i++) still.took(1200 * still.scale ** 2, 40, PARTICLES);
     expect([still.scale, still.density]).toEqual([0.3, 1]);
   });
 
@@ -89,15 +92,38 @@ describe('the size of the live picture', () => {
     expect(small.density).toBe(1);
     // one that had them is given to another piece
     const thin = dense(300, 20, 60);
-    thin.took(100, 40, false);
+    thin.took(100, 40);
     expect([thin.scale, thin.density]).toEqual([0.7, 1]);
   });
 
   it('goes under half the size with few particles where both are needed', () => {
     const least = new LiveScale();
-    for (let i = 0; i < 120; i++) least.took(1500 * least.density * (0.1 + least.scale ** 2) + 60, 40, true);
+    for (let i = 0; i < 120; i++) least.took(1500 * least.density * (0.1 + least.scale ** 2) + 60, 40, PARTICLES);
     expect(least.scale).toBeLessThan(0.5);
     expect(least.density).toBe(0.25);
+  });
+
+  /** Frames that are paid by the shape and by the pixel. */
+  const shaped = (most: number, pixels: number, count: number, from = new LiveScale()): LiveScale => {
+    for (let i = 0; i < count; i++) from.took(most / from.coarseness + pixels * from.scale ** 2, 40, SHAPES);
+    return from;
+  };
+
+  it('has coarser shapes before it is smaller than half, and finer ones again when frames are fast', () => {
+    // at half 100 + 80, and with coarser shapes 40 + 80
+    const coarse = shaped(100, 320, 60);
+    expect([coarse.scale, coarse.coarseness]).toEqual([0.5, 2.5]);
+    const back = shaped(20, 100, 60, coarse);
+    expect(back.coarseness).toBe(1);
+    // a piece without shapes has none that are coarse
+    const other = shaped(100, 320, 60);
+    other.took(50, 40, PARTICLES);
+    expect(other.coarseness).toBe(1);
+  });
+
+  it('has fine shapes where coarse ones save nothing, and goes on with the size', () => {
+    const still = shaped(0, 1200, 60);
+    expect([still.scale, still.coarseness]).toEqual([0.3, 1]);
   });
 
   it('stays where a frame neither hurries nor rests', () => {

@@ -1,9 +1,15 @@
+import type { Lessens } from '../frame/request';
+
 /** Sizes the live picture may be drawn at, relative to the page's. */
 const SIZES = [1, 0.85, 0.7, 0.6, 0.5, 0.42, 0.35, 0.3, 0.25];
 /** The size that is kept up as long as frames come fast enough to judge a flight by. */
 const HALF = 0.5;
 /** Shares of the particles that may be drawn, with the light of all. */
 const DENSITIES = [1, 0.7, 0.5, 0.35, 0.25];
+/** Times as far as shapes may be off from their meshes. */
+const COARSE = [1, 2.5];
+/** What a frame takes of its time, about, with coarser shapes. */
+export const COARSE_SAVES = 0.75;
 
 /** No frame is given longer than this where it is drawn at more than half the size, and where there is no more to gain; milliseconds. */
 const LARGE_MS = 100;
@@ -21,19 +27,28 @@ const FAST = 0.8;
 const WORTH = 0.85;
 const FORGET_FRAMES = 400;
 
-/** What may be less: the size down to half, particles, the size below half. */
-type Way = 'large' | 'particles' | 'small';
-const DOWN: readonly Way[] = ['large', 'particles', 'small'];
-const UP: readonly Way[] = ['small', 'particles', 'large'];
+/** What may be less: the size down to half, particles, how fine shapes are, the size below half. */
+type Way = 'large' | 'particles' | 'shapes' | 'small';
+const DOWN: readonly Way[] = ['large', 'particles', 'shapes', 'small'];
+const UP: readonly Way[] = ['small', 'shapes', 'particles', 'large'];
+
+const NOTHING: Lessens = { particles: false, shapes: false };
+
+/** How far each of the ways is gone. */
+interface Steps {
+  size: number;
+  thinning: number;
+  coarse: number;
+}
 
 /**
  * Chooses how the live picture is drawn while playing: at a size that holds the piece's rate, but not under half for that alone;
- * with fewer particles, and at last smaller, only to come to eight frames a second; and with nothing less that saves nothing.
+ * with fewer particles, coarser shapes, and at last smaller, only to come to eight frames a second; and with nothing less that
+ * saves nothing.
  * Stays put unless several frames agree; the first after a change is not asked.
  */
 export class LiveScale {
-  private size = 2;
-  private thinning = 0;
+  private at: Steps = { size: 2, thinning: 0, coarse: 0 };
   private slow = 0;
   private fast = 0;
   private since = 0;
@@ -42,24 +57,30 @@ export class LiveScale {
   /** what a frame takes as it is drawn now; milliseconds, 0 before the first */
   private ms = 0;
   /** the last way down, and what there was before it */
-  private tried: { way: Way; size: number; thinning: number; ms: number; frames: number } | null = null;
+  private tried: { way: Way; at: Steps; ms: number; frames: number } | null = null;
   private readonly vain = new Set<Way>();
 
   get scale(): number {
-    return SIZES[this.size];
+    return SIZES[this.at.size];
   }
 
   /** Share of the particles that is drawn, with the light of all. */
   get density(): number {
-    return DENSITIES[this.thinning];
+    return DENSITIES[this.at.thinning];
+  }
+
+  /** Times as far as otherwise that shapes may be off from their meshes. */
+  get coarseness(): number {
+    return COARSE[this.at.coarse];
   }
 
   /**
    * A frame took so long where so long would hold the rate; milliseconds.
-   * @param thins whether it has particles of which some may be left out
+   * @param can what of it may be less
    */
-  took(ms: number, frameMs: number, thins = false): void {
-    if (!thins) this.thinning = 0;
+  took(ms: number, frameMs: number, can: Lessens = NOTHING): void {
+    if (!can.particles) this.at = { ...this.at, thinning: 0 };
+    if (!can.shapes) this.at = { ...this.at, coarse: 0 };
     if (this.changed) {
       // it makes its targets
       this.changed = false;
@@ -69,8 +90,8 @@ export class LiveScale {
     if (++this.since > FORGET_FRAMES) this.forget();
     const budget = (way: Way): number => (way === 'large' ? Math.min(LARGE_MS, frameMs) : LEAST_MS);
     const less = (): Way | undefined =>
-      DOWN.find((way) => !this.vain.has(way) && this.canGo(way, 1, thins) && ms > budget(way) * SLOW);
-    const more = UP.find((way) => this.canGo(way, -1, thins));
+      DOWN.find((way) => !this.vain.has(way) && this.canGo(way, 1, can) && ms > budget(way) * SLOW);
+    const more = UP.find((way) => this.canGo(way, -1, can));
 
     const slow = less() ?? (this.tried && ms > budget(this.tried.way) * SLOW ? this.tried.way : undefined);
     this.slow = slow ? this.slow + (ms > budget(slow) * FAR ? SLOW_FRAMES / 2 : 1) : 0;
@@ -81,34 +102,40 @@ export class LiveScale {
       this.slow = 0;
       this.judge();
       const way = less();
-      if (way) this.descend(way, budget(way), thins);
+      if (way) this.descend(way, budget(way), can);
     }
     if (more && this.fast >= FAST_FRAMES) {
       this.fast = 0;
       this.tried = null;
-      this.ascend(more, budget(more), thins);
+      this.ascend(more, budget(more), can);
     }
   }
 
   /** Whether there is so much less, or more, of something. */
-  private canGo(way: Way, by: number, thins: boolean): boolean {
-    if (way === 'particles') return thins && DENSITIES[this.thinning + by] !== undefined;
-    const [from, to] = [SIZES[this.size], SIZES[this.size + by] ?? 0];
+  private canGo(way: Way, by: number, can: Lessens): boolean {
+    const { size, thinning, coarse } = this.at;
+    if (way === 'particles') return can.particles && DENSITIES[thinning + by] !== undefined;
+    if (way === 'shapes') return can.shapes && COARSE[coarse + by] !== undefined;
+    const [from, to] = [SIZES[size], SIZES[size + by] ?? 0];
     return to > 0 && (way === 'large' ? Math.min(from, to) >= HALF : Math.max(from, to) <= HALF);
   }
 
   private go(way: Way, by: number): void {
-    if (way === 'particles') this.thinning += by;
-    else this.size += by;
+    const at = { ...this.at };
+    if (way === 'particles') at.thinning += by;
+    else if (way === 'shapes') at.coarse += by;
+    else at.size += by;
+    this.at = at;
     this.ms = 0;
     this.changed = true;
   }
 
   /** What a frame would take then, if all of it is paid by the pixel, or by the particle. */
   private expected(way: Way, by: number, ms: number): number {
+    if (way === 'shapes') return ms * COARSE_SAVES ** by;
     return way === 'particles'
-      ? (ms * DENSITIES[this.thinning + by]) / this.density
-      : ms * (SIZES[this.size + by] / this.scale) ** 2;
+      ? (ms * DENSITIES[this.at.thinning + by]) / this.density
+      : ms * (SIZES[this.at.size + by] / this.scale) ** 2;
   }
 
   /** Takes back the last way down where it saved nothing. */
@@ -117,24 +144,24 @@ export class LiveScale {
     this.tried = null;
     if (!tried || this.ms < tried.ms * WORTH) return;
     this.vain.add(tried.way);
-    [this.size, this.thinning, this.ms] = [tried.size, tried.thinning, tried.ms];
+    [this.at, this.ms] = [tried.at, tried.ms];
     this.changed = true;
   }
 
   /** Goes down one way, as far as may be needed. */
-  private descend(way: Way, budget: number, thins: boolean): void {
-    const { size, thinning, ms } = this;
+  private descend(way: Way, budget: number, can: Lessens): void {
+    const { at, ms } = this;
     let by = 1;
-    while (this.canGo(way, by + 1, thins) && this.expected(way, by, ms) > budget) by++;
-    this.tried = { way, size, thinning, ms, frames: 0 };
+    while (this.canGo(way, by + 1, can) && this.expected(way, by, ms) > budget) by++;
+    this.tried = { way, at, ms, frames: 0 };
     this.go(way, by);
   }
 
   /** Comes back one way, as far as frames stay fast. */
-  private ascend(way: Way, budget: number, thins: boolean): void {
+  private ascend(way: Way, budget: number, can: Lessens): void {
     const { ms } = this;
     let by = -1;
-    while (this.canGo(way, by - 1, thins) && this.expected(way, by - 1, ms) < budget * FAST) by--;
+    while (this.canGo(way, by - 1, can) && this.expected(way, by - 1, ms) < budget * FAST) by--;
     this.go(way, by);
   }
 

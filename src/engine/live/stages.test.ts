@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { stagesAfter } from './stages';
 
-const said = (samples: number, scale: number, ms: number, density = 1): string =>
-  stagesAfter(samples, { scale, density, ms })
+const said = (samples: number, scale: number, ms: number, density = 1, coarseness = 1): string =>
+  stagesAfter(samples, { scale, density, coarseness, ms })
     .map((stage) => `${stage.passes}@${stage.scale}`)
     .join(' ');
 
@@ -24,6 +24,11 @@ describe('the pictures of a paused frame', () => {
     expect(said(1, 1, 90, 0.5)).toBe('1@1');
   });
 
+  it('have fine shapes again at once where they were coarse', () => {
+    expect(said(16, 0.5, 90, 1, 2.5)).toBe('1@0.5 1@1 4@1 16@1');
+    expect(said(1, 1, 90, 1, 2.5)).toBe('1@1');
+  });
+
   it('do not repeat what is shown', () => {
     expect(said(16, 1, 10)).toBe('8@1 16@1');
     expect(said(4, 1, 300)).toBe('4@1');
@@ -36,7 +41,7 @@ describe('the pictures of a paused frame', () => {
     for (const samples of [1, 2, 4, 8, 16, 32, 64, 128, 256])
       for (const scale of [0.25, 0.42, 0.5, 0.7, 1])
         for (const ms of [5, 30, 60, 120, 500]) {
-          const stages = stagesAfter(samples, { scale, density: 1, ms });
+          const stages = stagesAfter(samples, { scale, density: 1, coarseness: 1, ms });
           if (samples > 1 || scale < 1) expect(stages.at(-1)).toEqual({ passes: samples, scale: 1 });
           let before = { passes: 1, scale };
           for (const stage of stages) {

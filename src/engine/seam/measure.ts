@@ -27,6 +27,7 @@ export async function measureSeam(
       working: false,
       texture: false,
       density: 1,
+      coarseness: 1,
       elementMotion: false,
     });
   const step: number[] = [];
