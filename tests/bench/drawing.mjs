@@ -157,6 +157,19 @@ export async function boxRow(page, line, light) {
   );
 }
 
+/** A frame in which there is nothing, with two glows. */
+export async function emptyRow(page, line) {
+  const glows = [
+    { id: 'a', radius: 0.02 },
+    { id: 'b', radius: 0.08 },
+  ];
+  const nothing = picture([{ kind: 'glow', id: 'glow', layers: glows }]);
+  nothing.piece.layers = [];
+  const size = [412, 231];
+  const { empty } = await rounds(5, { empty: () => pace(page, nothing, size, 1, 12) });
+  line(`an empty piece, ${size.join('×')} / 15 ms`, empty / 15, '≤ 1.0', ms(empty));
+}
+
 /** What glow and the lens of one pass add to a picture, beside the peer's effects. */
 export async function effectRows(page, line, light) {
   const size = light ? [640, 360] : [960, 540];

@@ -190,6 +190,12 @@ const shown = (light: ArrayLike<number>): Float32Array =>
 /** How near two pictures of linear light are as they are shown, decibels. */
 export const nearness = (a: ArrayLike<number>, b: ArrayLike<number>): number => decibels(shown(a), shown(b));
 
+/** How near two pictures of red, green, blue and alpha bytes are, decibels; alpha does not count. */
+export const bytesNearness = (a: Uint8Array, b: Uint8Array): number => {
+  const colours = (bytes: Uint8Array): number[] => [...bytes].filter((_, i) => i % 4 < 3).map((v) => v / 255);
+  return decibels(colours(a), colours(b));
+};
+
 /** What the peer's depth of field is tried with; the nearest to the truth counts. */
 const BOKEH = [0.5, 1, 1.5, 2, 3, 4, 6];
 const RANGES = [0.5, 1, 2, 3, 5, 8, 14];

@@ -4,8 +4,8 @@ import { build, createServer } from 'vite';
 import { launchBrowser } from '../../bin/browser.mjs';
 import { startServer } from '../../bin/server.mjs';
 import { ensureBuilt, root } from '../../scripts/run.mjs';
-import { boxRow, effectRows, exportRow, lensRow, pointRows, rebuildRow } from './drawing.mjs';
-import { liveRows, startRow } from './live.mjs';
+import { boxRow, effectRows, emptyRow, exportRow, lensRow, pointRows, rebuildRow } from './drawing.mjs';
+import { liveRows, nearRows, startRow } from './live.mjs';
 
 const light = process.argv.includes('--light');
 /** Times as bad as what was reached at which the light run fails. */
@@ -110,7 +110,9 @@ await measured((line) => pointRows(page, line, light));
 await measured((line) => boxRow(page, line, light));
 await measured((line) => effectRows(page, line, light));
 if (!light) {
+  await measured((line) => emptyRow(page, line));
   await measured((line) => lensRow(page, line));
+  await measured((line) => nearRows(page, line));
   await measured((line) => rebuildRow(page, line));
   await measured((line) => exportRow(page, line));
 }

@@ -82,8 +82,8 @@ export function Transport() {
       </span>
       <span className={styles.said} title={hint(status, playing)} role="status" aria-label="Quality of the picture">
         <span>{status ? quality(status, playing, finished) : 'starting'}</span>{' '}
-        {status && status.density < 1 ? <span>{Math.round(status.density * 100)} % of particles</span> : null}{' '}
-        {status?.coarse ? <span>coarse shapes</span> : null}
+        {status && status.density < 1 ? <span>· {Math.round(status.density * 100)} % of particles</span> : null}{' '}
+        {status?.coarse ? <span>· coarse shapes</span> : null}
       </span>
     </div>
   );

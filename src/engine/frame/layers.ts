@@ -26,6 +26,8 @@ export interface ShownLayers {
   light: readonly ShownLight[];
   /** whether leaving out particles may save time */
   thins: boolean;
+  /** whether it has shapes that may be coarser */
+  coarsens: boolean;
   /** whether something can hide what is behind it, in this frame or another: a sky is behind everything in every pass too */
   solid: boolean;
 }
@@ -129,5 +131,6 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLa
   }
   const thins = light.reduce((sum, { drawn }) => sum + (drawn.thins ?? 0), 0) >= MANY;
   const solid = layers.some(([{ drawn }]) => drawn.some(({ stage }) => stage !== 'light'));
-  return { behind, matter, light, solid, thins };
+  const coarsens = matter.some(({ drawn }) => drawn.sorting !== undefined);
+  return { behind, matter, light, solid, thins, coarsens };
 }

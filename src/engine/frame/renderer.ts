@@ -134,7 +134,8 @@ export class Renderer {
     setFrame(view, piece, shot, request);
     this.sum.setLook(piece);
     const shown = this.layers.at(piece, shot, request);
-    this.lessens = { particles: shown.thins, shapes: shown.solid };
+    const { thins: particles, coarsens: shapes } = shown;
+    this.lessens = { particles, shapes };
     clearSky(view);
     shown.behind?.surround();
     this.sum.clear(targets);

@@ -23,8 +23,11 @@ const SLOW = 1.15;
 const FAR = 2;
 const FAST = 0.8;
 
-/** A step is worth having when a frame takes less than this share of the time; what was in vain is tried again after so many. */
-const WORTH = 0.85;
+/**
+ * A step is worth having when a frame takes less than this share of the time: one that is hardly seen, for less. What was in vain
+ * is tried again after so many frames.
+ */
+const WORTH: Readonly<Record<Way, number>> = { large: 0.85, particles: 0.85, shapes: 0.95, small: 0.85 };
 const FORGET_FRAMES = 400;
 
 /** What may be less: the size down to half, particles, how fine shapes are, the size below half. */
@@ -142,7 +145,7 @@ export class LiveScale {
   private judge(): void {
     const { tried } = this;
     this.tried = null;
-    if (!tried || this.ms < tried.ms * WORTH) return;
+    if (!tried || this.ms < tried.ms * WORTH[tried.way]) return;
     this.vain.add(tried.way);
     [this.at, this.ms] = [tried.at, tried.ms];
     this.changed = true;
