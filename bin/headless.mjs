@@ -52,18 +52,29 @@ function readSamples(text, piece) {
 }
 
 /**
+ * A piece as its file is: read as JSON, or an archive as base64.
+ * @param {string} file
+ * @returns {{ json: unknown, zip: string | null, name: string }}
+ */
+function readGiven(file) {
+  const bytes = readFileSync(file);
+  const name = basename(file);
+  if (bytes.subarray(0, 2).toString('latin1') === 'PK') return { json: null, zip: bytes.toString('base64'), name };
+  try {
+    return { json: JSON.parse(bytes.toString('utf8')), zip: null, name };
+  } catch (error) {
+    throw new UsageError(`${name} is not JSON (${messageOf(error)})`);
+  }
+}
+
+/**
  * Opens the lab page, hands it the piece, and closes everything afterwards.
  * @template T
  * @param {string} file
  * @param {(page: Page, piece: Piece) => Promise<T>} work
  */
 async function withLab(file, work) {
-  let json;
-  try {
-    json = JSON.parse(readFileSync(file, 'utf8'));
-  } catch (error) {
-    throw new UsageError(`${basename(file)} is not JSON (${messageOf(error)})`);
-  }
+  const given = readGiven(file);
   const server = await startServer();
   /** @type {import('playwright-core').Browser | undefined} */
   let browser;
@@ -74,10 +85,18 @@ async function withLab(file, work) {
     await page.goto(`${server.url}/lab`);
     await page.waitForFunction(() => 'lab' in globalThis);
     const piece = await page
-      .evaluate((document) => globalThis.lab.parse(document), json)
+      .evaluate(
+        ({ json, zip, name }) => (zip === null ? globalThis.lab.parse(json) : globalThis.lab.unpack(zip, name)),
+        given,
+      )
       .catch((/** @type {unknown} */ error) => {
         throw new UsageError(`${basename(file)} was not read: ${cleaned(error)}`);
       });
+    const missing = await page.evaluate((p) => globalThis.lab.missing(p), piece);
+    if (missing.length > 0)
+      throw new UsageError(
+        `${basename(file)} names files that are not in it: ${missing.join(', ')}. Save it again with them.`,
+      );
     return await work(page, piece);
   } finally {
     forget();
@@ -178,7 +197,7 @@ export async function check(file, { pictures = false }) {
     const report = await page.evaluate(
       async ({ p, withPictures }) => {
         const { lab } = globalThis;
-        const state = lab.stateReport(p);
+        const state = await lab.stateReport(p);
         const size = { width: 320, height: Math.max(16, Math.round((320 * p.frame.height) / p.frame.width)) };
         const picture = withPictures
           ? await lab.engine.api.seamPictures(

@@ -12,14 +12,14 @@ const HELP = {
   demo: `isomorph demo [--port N]
   Serves the app with its demo pieces on this machine, and prints the address. Installs and builds what is missing.
   --port N        4321, or the next free one, unless it is given`,
-  render: `isomorph render <piece.isomorph.json|demo:NAME> --out FILE|DIR
+  render: `isomorph render <piece.isomorph.json|.zip|demo:NAME> --out FILE|DIR
   Renders a lap with the app's own engine in a browser without a window, and reads the result back.
   --out FILE|DIR  .mp4, .webm, .zip of pictures, one .png, or a folder of pictures
   --size WxH      pixels; the piece's own frame unless it is given
   --frames A-B    a part of the lap, or one frame; the whole lap unless it is given
   --samples N     1, 4, 16, 64 or 256 passes a frame; the piece's own unless it is given
   --format F      mp4, webm or png, where the name does not say it`,
-  check: `isomorph check <piece.isomorph.json|demo:NAME> [--pictures]
+  check: `isomorph check <piece.isomorph.json|.zip|demo:NAME> [--pictures]
   Compares both sides of the seam; a report as JSON. Exit code 1 when the lap does not close.
   --pictures      also renders the lap and compares neighbouring frames`,
 };

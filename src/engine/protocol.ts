@@ -78,7 +78,8 @@ export interface SeamRequest {
 /** What the engine's worker offers to other threads (over Comlink). */
 export interface EngineApi {
   attach(canvas: OffscreenCanvas, listener: LiveListener): void;
-  setPiece(piece: Piece): void;
+  /** files it names are taken in first */
+  setPiece(piece: Piece): Promise<void>;
   setView(view: LiveView): void;
   /** moves the playhead; refines there when paused */
   seek(phase: number): void;
@@ -89,7 +90,7 @@ export interface EngineApi {
   /** a finished frame, compressed; null when it was cancelled on the way */
   finish(request: StillRequest): Promise<Blob | null>;
   /** for every frame a key of all that its picture depends on */
-  frameKeys(piece: Piece): string[];
+  frameKeys(piece: Piece): Promise<string[]>;
   /** encoded sRGB bytes, top row first: for tests and byte comparisons */
   pixels(request: StillRequest): Promise<Uint8Array>;
   /** linear light before glow and finish, RGBA floats, bottom row first: for measurements */
@@ -97,10 +98,10 @@ export interface EngineApi {
   seamPictures(request: SeamRequest, progress: (share: number) => void): Promise<PictureReport>;
   cancel(): void;
   /** the state half of the seam report, off the page's thread */
-  stateReport(piece: Piece): StateReport;
+  stateReport(piece: Piece): Promise<StateReport>;
   /** how a flight feels, and how near it comes to things; off the page's thread */
-  comfort(piece: Piece): Comfort;
-  clearance(piece: Piece): Clearance;
+  comfort(piece: Piece): Promise<Comfort>;
+  clearance(piece: Piece): Promise<Clearance>;
   elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array[]>;
   /** milliseconds a frame takes, drawing finished, over so many frames from the request's on; for benches */
   pace(request: StillRequest, frames: number): Promise<number>;

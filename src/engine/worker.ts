@@ -14,7 +14,9 @@ import { letTroublesCross } from './work/crossing';
 import { flightClearance, type Clearance } from '../core/world/clearance';
 import { frameKeys } from '../core/world/frameKey';
 import { flightComfort, type Comfort } from '../core/world/comfort';
+import { missingFiles } from '../core/piece/files';
 import type { Piece } from '../core/piece/schema';
+import { takeIn } from '../files/taken';
 
 /** Rests before a picture whose context was lost is drawn again by a renderer made anew, in milliseconds. */
 const AGAIN_MS = [0, 150, 400, 1000, 2000];
@@ -97,10 +99,17 @@ class EngineWorker implements EngineApi {
     start();
   }
 
-  setPiece(piece: Piece): void {
+  async setPiece(piece: Piece): Promise<void> {
     this.lastPiece = piece;
     this.lastFinished = null;
+    const missing = missingFiles(piece);
+    if (missing.length > 0) {
+      await takeIn(missing);
+      // another came meanwhile
+      if (this.lastPiece !== piece) return;
+    }
     this.live?.setPiece(piece);
+    if (missing.length > 0) this.live?.setFinished(this.lastFinished);
   }
 
   setView(view: LiveView): void {
@@ -112,7 +121,8 @@ class EngineWorker implements EngineApi {
     this.live?.seek(phase);
   }
 
-  still(request: StillRequest): Promise<Blob> {
+  async still(request: StillRequest): Promise<Blob> {
+    await takeIn(missingFiles(request.piece));
     return this.drawn((renderer) => {
       this.drawStill(renderer, request);
       return renderer.canvas.convertToBlob({ type: 'image/png' });
@@ -129,8 +139,9 @@ class EngineWorker implements EngineApi {
     this.live?.addFinished(frame, blob);
   }
 
-  finish(request: StillRequest): Promise<Blob | null> {
+  async finish(request: StillRequest): Promise<Blob | null> {
     this.cancelled = false;
+    await takeIn(missingFiles(request.piece));
     return this.drawn(async (renderer) => {
       renderer.setPiece(request.piece);
       for (const _ of renderer.drawInSteps(stillFrame(request))) {
@@ -142,12 +153,14 @@ class EngineWorker implements EngineApi {
     });
   }
 
-  frameKeys(piece: Piece): string[] {
+  async frameKeys(piece: Piece): Promise<string[]> {
+    await takeIn(missingFiles(piece));
     const key = frameKeys(piece);
     return Array.from({ length: piece.lap.frames }, (_, frame) => key(frame));
   }
 
   async pixels(request: StillRequest): Promise<Uint8Array> {
+    await takeIn(missingFiles(request.piece));
     const out = await this.drawn((renderer) => {
       this.drawStill(renderer, request);
       return Promise.resolve(renderer.readBytes(request.width, request.height));
@@ -159,6 +172,7 @@ class EngineWorker implements EngineApi {
     ...[request, progress]: Parameters<EngineApi['seamPictures']>
   ): ReturnType<EngineApi['seamPictures']> {
     this.cancelled = false;
+    await takeIn(missingFiles(request.piece));
     const picture = (frame: FrameRequest): Promise<Float32Array> =>
       this.drawn((renderer) => {
         renderer.setPiece(request.piece);
@@ -177,19 +191,23 @@ class EngineWorker implements EngineApi {
     this.cancelled = true;
   }
 
-  stateReport(piece: Piece): StateReport {
+  async stateReport(piece: Piece): Promise<StateReport> {
+    await takeIn(missingFiles(piece));
     return stateReport(piece);
   }
 
-  comfort(piece: Piece): Comfort {
+  async comfort(piece: Piece): Promise<Comfort> {
+    await takeIn(missingFiles(piece));
     return flightComfort(piece);
   }
 
-  clearance(piece: Piece): Clearance {
+  async clearance(piece: Piece): Promise<Clearance> {
+    await takeIn(missingFiles(piece));
     return flightClearance(piece);
   }
 
-  elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array[]> {
+  async elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array[]> {
+    await takeIn(missingFiles(piece));
     return this.drawn((renderer) => {
       renderer.setPiece(piece);
       return Promise.resolve(renderer.readElements(layerId, phase));
@@ -215,7 +233,8 @@ class EngineWorker implements EngineApi {
     this.lossIn = frames;
   }
 
-  light(request: StillRequest): Promise<Float32Array> {
+  async light(request: StillRequest): Promise<Float32Array> {
+    await takeIn(missingFiles(request.piece));
     return this.drawn((renderer) => {
       renderer.setPiece(request.piece);
       return Promise.resolve(renderer.readLight(stillFrame(request)));
@@ -223,6 +242,7 @@ class EngineWorker implements EngineApi {
   }
 
   async pace(request: StillRequest, frames: number): Promise<number> {
+    await takeIn(missingFiles(request.piece));
     const renderer = await this.renderer();
     this.drawStill(renderer, request);
     renderer.finishGpu();

@@ -72,7 +72,7 @@ export const beads: LayerDefinition<Beads, FieldValues> = {
     };
   },
   drawings(layer, share) {
-    const count = beads.elementCount(layer, share, { ...NOWHERE, seconds: 1 });
+    const count = beads.elementCount(layer, share, { ...NOWHERE, seconds: 1, frames: 25 });
     const order = Uint32Array.from({ length: count }, (_, id) => id);
     return [{ as: 'sprites', order, parts: [{ from: 0, to: 1, first: 0, count }] }];
   },

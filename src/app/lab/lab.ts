@@ -2,6 +2,9 @@ import { Trouble } from '../../core/trouble';
 import { stateReport } from '../../core/seam/report';
 import { parsePiece } from '../../core/world/open';
 import { DELIVERY } from '../../core/deliveries/form';
+import { missingFiles } from '../../core/piece/files';
+import { unpacked } from '../../files/packing';
+import { takeIn } from '../../files/taken';
 import { proxy, startEngine } from '../../engine/client';
 import type { Piece } from '../../core/piece/schema';
 import { contentKey, STRIP_COLUMNS, STRIP_FRAMES, STRIP_WIDTH, stripHeight } from '../shell/strip';
@@ -25,7 +28,26 @@ const lab = {
       throw new Trouble('refused', parsed.problems.map(({ where, what }) => `${where || 'file'}: ${what}`).join('; '));
     return parsed.piece;
   },
-  stateReport,
+  /** a packed piece, given as base64: its files are kept, so that every worker finds them */
+  async unpack(text: string, name: string): Promise<Piece> {
+    const { parsed, remarks } = await unpacked(
+      Uint8Array.from(atob(text), (letter) => letter.charCodeAt(0)),
+      name,
+    );
+    if (!parsed.ok)
+      throw new Trouble('refused', parsed.problems.map(({ where, what }) => `${where || 'file'}: ${what}`).join('; '));
+    if (remarks.length > 0) throw new Trouble('refused', remarks.join(' '));
+    return parsed.piece;
+  },
+  /** files that a piece names and that are nowhere */
+  async missing(piece: Piece): Promise<string[]> {
+    await takeIn(missingFiles(piece));
+    return missingFiles(piece).map(({ ref }) => ref.name);
+  },
+  async stateReport(piece: Piece) {
+    await takeIn(missingFiles(piece));
+    return stateReport(piece);
+  },
   contentKey,
   /** the frames of a recipe's moving thumbnail as one WebP picture, base64 */
   async strip(piece: Piece): Promise<string> {

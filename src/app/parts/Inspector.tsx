@@ -1,5 +1,6 @@
 import { Dices } from 'lucide-react';
 import type { Gradient } from '../../core/colour/colour';
+import type { FileRef } from '../../core/kept';
 import {
   headingsOf,
   isShown,
@@ -18,6 +19,7 @@ import { AnimatedField } from './AnimatedField';
 import { Button } from './Button';
 import { ChoiceField } from './ChoiceField';
 import { ColourField } from './ColourField';
+import { FileField } from './FileField';
 import { GradientField } from './GradientField';
 import { NumberField } from './NumberField';
 import { OutlineField } from './OutlineField';
@@ -27,6 +29,7 @@ import { PointRows } from './PointRows';
 import { ProfileField } from './ProfileField';
 import styles from './Row.module.css';
 import { SwitchField } from './SwitchField';
+import { TextField } from './TextField';
 
 interface Props {
   form: FormLike;
@@ -50,7 +53,7 @@ interface Row {
   control: Control;
 }
 
-const TALL: ReadonlySet<string> = new Set(['gradient', 'profile', 'outline', 'picture']);
+const TALL: ReadonlySet<string> = new Set(['gradient', 'profile', 'outline', 'picture', 'lines', 'file']);
 
 const rowsOf = (form: FormLike): Row[] =>
   Object.entries(form.fields).flatMap(([name, field]) =>
@@ -199,6 +202,11 @@ function Plain({
       return <PictureField label={meta.label} value={value as string} onChange={set} />;
     case 'profile':
       return <ProfileField spec={meta} value={value as number[]} onChange={set} />;
+    case 'text':
+    case 'lines':
+      return <TextField label={meta.label} value={value as string} lines={meta.control === 'lines'} onChange={set} />;
+    case 'file':
+      return <FileField label={meta.label} of={meta.file ?? 'font'} value={value as FileRef | null} onChange={set} />;
     case 'animated':
     case 'part':
     case 'points':

@@ -4,12 +4,14 @@ import { Boundary } from '../parts/Boundary';
 import { useAnnouncement } from '../state/announce';
 import { bench, useBench } from '../state/bench';
 import { claimPiece } from '../state/claim';
+import { watchFiles } from '../state/files';
 import { say } from '../state/notices';
 import { leaveStored, openStored, startKeeping } from '../state/session';
 import { storeTrouble } from '../../store/room';
 import { warm } from '../state/warm';
 import { Bench } from './Bench';
 import { FileDrop } from './FileDrop';
+import { KeptFiles } from './KeptFiles';
 import { Loops } from './Loops';
 import { Notices } from './Notices';
 import { pieceIdOf, showLoops } from './route';
@@ -46,15 +48,18 @@ export function App() {
       });
     };
     const stopKeeping = startKeeping();
+    const stopWatching = watchFiles();
     warm();
     follow();
     addEventListener('hashchange', follow);
     return () => {
       removeEventListener('hashchange', follow);
       stopKeeping();
+      stopWatching();
     };
   }, []);
   const announcement = useAnnouncement((state) => state.words);
+  const files = useBench((state) => state.files);
   const ready = useBench((state) => state.history !== null);
   return (
     <I18nProvider locale="en-US">
@@ -70,6 +75,7 @@ export function App() {
           </Boundary>
         ) : null}
       </FileDrop>
+      <KeptFiles open={files} onClose={() => bench.patch({ files: false })} />
       <Notices />
       <p role="status" className={hidden.unseen}>
         {announcement}

@@ -4,6 +4,11 @@ import styles from './FileDrop.module.css';
 
 const hasFiles = (event: DragEvent): boolean => event.dataTransfer.types.includes('Files');
 
+/** One after another, so that what each becomes is told in order. */
+async function openAll(files: readonly File[]): Promise<void> {
+  for (const file of files) await openFile(file);
+}
+
 /** Takes files dropped anywhere. */
 export function FileDrop({ children }: { children: ReactNode }) {
   const [over, setOver] = useState(false);
@@ -29,12 +34,11 @@ export function FileDrop({ children }: { children: ReactNode }) {
         // a field that takes files has taken it
         if (event.isDefaultPrevented()) return;
         event.preventDefault();
-        const [file] = event.dataTransfer.files;
-        if (file) void openFile(file);
+        void openAll([...event.dataTransfer.files]);
       }}
     >
       {children}
-      {over ? <div className={styles.over}>Drop a piece to open it</div> : null}
+      {over ? <div className={styles.over}>Drop a piece to open it, a font or an SVG drawing to use it</div> : null}
     </div>
   );
 }

@@ -90,6 +90,7 @@ const commands = (piece: Piece): Found[] => [
   { id: 'seam', words: 'Play across the seam', where: 'S', go: () => bench.patch({ acrossSeam: true, playing: true }) },
   { id: 'check', words: 'Check the seam', where: '4', go: () => bench.patch({ step: 'seam' }) },
   { id: 'save', words: 'Save a file', where: 'Ctrl S', go: () => saveFile(piece) },
+  { id: 'files', words: 'Kept files', where: '', go: () => bench.patch({ files: true }) },
   { id: 'undo', words: 'Undo', where: 'Ctrl Z', go: bench.undo },
   { id: 'loops', words: 'Back to the loops', where: '', go: showLoops },
 ];

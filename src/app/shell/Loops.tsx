@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { FolderOpen, Plus, Search, Trash2 } from 'lucide-react';
+import { Archive, FolderOpen, Plus, Search, Trash2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Button as AriaButton, Input, SearchField } from 'react-aria-components';
 import type { Piece } from '../../core/piece/schema';
@@ -8,6 +8,7 @@ import { database, type StoredPiece } from '../../store/database';
 import { bringBack, daysLeft, deletePiece, KEPT_DAYS, readStored } from '../../store/pieces';
 import { shortRoom, storeTrouble } from '../../store/room';
 import { Button } from '../parts/Button';
+import { bench } from '../state/bench';
 import { say, unsay } from '../state/notices';
 import { blankPiece, recipes } from '../state/recipes';
 import { keeper, openNew, removePiece } from '../state/session';
@@ -67,6 +68,9 @@ export function Loops() {
           <Search size={15} aria-hidden />
           <Input placeholder="Search" />
         </SearchField>
+        <Button kind="bare" onPress={() => bench.patch({ files: true })}>
+          <Archive size={15} /> Kept files
+        </Button>
         <Button onPress={chooseFile}>
           <FolderOpen size={15} /> Open file
         </Button>

@@ -37,6 +37,7 @@ export function TopStrip({ onKeys }: { onKeys(): void }) {
     loops: showLoops,
     save: () => saveFile(piece),
     open: chooseFile,
+    files: () => bench.patch({ files: true }),
     copy: () => void openCopy(piece, `${piece.name}, copy`),
   };
   return (
@@ -56,6 +57,7 @@ export function TopStrip({ onKeys }: { onKeys(): void }) {
               <MenuItem id="save">Save a file</MenuItem>
               <MenuItem id="open">Open a file</MenuItem>
               <MenuItem id="copy">Make a copy</MenuItem>
+              <MenuItem id="files">Kept files</MenuItem>
               <MenuItem id="loops">Back to the loops</MenuItem>
             </Menu>
           </Popover>

@@ -1,5 +1,9 @@
+import { sortOf } from '../../core/kept';
+import type { ParsedPiece } from '../../core/piece/document';
 import type { Piece } from '../../core/piece/schema';
+import { unpacked } from '../../files/packing';
 import { problemWords, readPieceFile } from '../../formats/pieceFile';
+import { takeUpFile } from '../state/files';
 import { say } from '../state/notices';
 import { copyOf } from '../state/recipes';
 import { openNew } from '../state/session';
@@ -15,25 +19,55 @@ const shortList = (names: readonly string[]): string =>
     .map((name) => (name.length > 60 ? `${name.slice(0, 60)}…` : name))
     .join(', ') + (names.length > SHOWN ? ` and ${names.length - SHOWN} more` : '');
 
-/** Opens a piece file as a new piece; the open one is not touched. What is wrong is said. */
-export async function openFile(file: File): Promise<void> {
-  const parsed = await readPieceFile(file);
+/** Opens what was read of a piece file as a new piece; the open one is not touched. What is wrong is said. */
+async function openRead(name: string, parsed: ParsedPiece): Promise<void> {
   if (!parsed.ok) {
-    say(problemWords(file.name, parsed.problems));
+    say(problemWords(name, parsed.problems));
     return;
   }
   if (parsed.unknown.length > 0)
-    say(`“${file.name}” holds fields this version does not use: ${shortList(parsed.unknown)}. They are kept.`, {
+    say(`“${name}” holds fields this version does not use: ${shortList(parsed.unknown)}. They are kept.`, {
       tone: 'remark',
     });
   await openCopy(parsed.piece);
 }
 
-/** Lets the user choose a piece file. */
+/** More than any file that can be used: it is not even read. */
+const LARGEST_BYTES = 700e6;
+/** Bytes that tell what a file is. */
+const HEAD_BYTES = 8192;
+
+/** Takes up a file from outside by what it is: a piece is opened, all else becomes what it can be in the open piece. */
+export async function openFile(file: File): Promise<void> {
+  if (file.size > LARGEST_BYTES) {
+    say(`“${file.name}” is ${Math.round(file.size / 1e6)} MB, which is more than anything that can be used here.`);
+    return;
+  }
+  const head = await file
+    .slice(0, HEAD_BYTES)
+    .arrayBuffer()
+    .catch(() => null);
+  if (!head) {
+    say(`“${file.name}” could not be read. Is it a folder, or still being written?`);
+    return;
+  }
+  const sort = sortOf(new Uint8Array(head));
+  if (sort === 'zip') {
+    const { parsed, remarks } = await unpacked(new Uint8Array(await file.arrayBuffer()), file.name);
+    if (remarks.length > 0) say(`Of “${file.name}”: ${remarks.slice(0, SHOWN).join(' ')} Stand-ins are drawn.`);
+    await openRead(file.name, parsed);
+  } else if (sort === 'json' || /\.json$/i.test(file.name)) await openRead(file.name, await readPieceFile(file));
+  else await takeUpFile(file);
+}
+
+/** What can be opened. */
+const ACCEPTS = '.json,.zip,.ttf,.otf,.ttc,.woff,.woff2,.svg';
+
+/** Lets the user choose a file. */
 export function chooseFile(): void {
   const input = document.createElement('input');
   input.type = 'file';
-  input.accept = '.json,application/json';
+  input.accept = ACCEPTS;
   input.onchange = () => {
     const file = input.files?.[0];
     if (file) void openFile(file);

@@ -45,6 +45,8 @@ export interface Bench {
   lap: LapState | null;
   trouble: Trouble | null;
   saved: 'saved' | 'saving' | 'failed';
+  /** whether the kept files are shown */
+  files: boolean;
   /** whether this tab may save the piece, or another one has it */
   claim: 'mine' | 'elsewhere' | 'taken';
 }
@@ -70,6 +72,7 @@ export const useBench = create<Bench>(() => ({
   lap: null,
   trouble: null,
   saved: 'saved',
+  files: false,
   claim: 'mine',
 }));
 
@@ -116,6 +119,8 @@ export const bench = {
     setHistory((history) => change(history, affordable(history.present, edit(history.present)))),
   set: (path: readonly (string | number)[], value: unknown): void =>
     setHistory((history) => change(history, affordable(history.present, setAt(history.present, path, value)))),
+  /** The piece is the same, but what it names is here now: it is looked at anew. No step. */
+  refresh: (): void => setHistory((history) => ({ ...history, present: { ...history.present } })),
   beginGesture: (): void => setHistory(beginGesture),
   endGesture: (): void => setHistory(endGesture),
   undo: (): void => setHistory(undo),

@@ -8,6 +8,8 @@ import { Log } from '../../store/log/log';
 import { deleteExpired, loadPiece, readStored, removePiece as removeStored, storePiece } from '../../store/pieces';
 import { askToPersist, storeTrouble } from '../../store/room';
 import { bench, STEPS, useBench, type Step } from './bench';
+import { missingFiles } from '../../core/piece/files';
+import { takeIn } from '../../files/taken';
 import { releasePiece, stealPiece } from './claim';
 import { newId } from './edit';
 import { startHistory, unpackHistory, type History, type StoredHistory } from './history';
@@ -189,6 +191,8 @@ export async function openStored(id: string, wanted: () => boolean = () => true)
   const [there, place] = await Promise.all([takeUp(id), placeIn(id)]);
   const kept = there && wanted() ? keeper.stay(id) : null;
   if (!kept) return { ok: false, phase: 0, step: 'build' };
+  await takeIn(missingFiles(kept.history.present));
+  if (!wanted()) return { ok: false, phase: 0, step: 'build' };
   opening = true;
   bench.load(kept.history);
   opening = false;

@@ -19,6 +19,10 @@ export interface Elements {
   fade: Float64Array;
   /** its turn among all, 0..1 */
   order: Float64Array;
+  /** metres that a body's blur is wider than the lens makes it */
+  blur: Float64Array;
+  /** where the edge is that a body is cut off at, in metres along its layer's way out of it: see DrawingLook.cut */
+  cut: Float64Array;
   /** what its chance hangs on: the same for all vertices of one element */
   key: Uint32Array;
 }
@@ -33,6 +37,8 @@ export const COLUMNS = {
   light: { type: 'float', rest: '1.0' },
   fade: { type: 'float', rest: '1.0' },
   order: { type: 'float', rest: '0.0' },
+  blur: { type: 'float', rest: '0.0' },
+  cut: { type: 'float', rest: '-1e9' },
   key: { type: 'uint', rest: 'id' },
 } as const;
 
@@ -51,6 +57,8 @@ export function restingElements(count: number): Elements {
     light: new Float64Array(count).fill(1),
     fade: new Float64Array(count).fill(1),
     order: new Float64Array(count),
+    blur: new Float64Array(count),
+    cut: new Float64Array(count).fill(-1e9),
     key: new Uint32Array(count),
   };
   for (let i = 0; i < count; i++) {

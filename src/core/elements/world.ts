@@ -11,6 +11,8 @@ export interface World {
   tile: number;
   /** duration of the lap in seconds */
   seconds: number;
+  /** of the lap */
+  frames: number;
   routeOf(layerId: string | null): RouteShape;
   /** the ground of another layer, and what tells its shape from others */
   groundOf(layerId: string): GroundAt | null;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { FileKind } from '../kept';
 
 // Zod must not generate code: the content security policy of the page forbids it.
 z.config({ jitless: true });
@@ -62,6 +63,9 @@ export type ControlName =
   | 'outline'
   | 'points'
   | 'picture'
+  | 'text'
+  | 'lines'
+  | 'file'
   | 'part';
 
 /** What the inspector needs to know to draw a row for a field. */
@@ -76,6 +80,8 @@ export interface Control extends Omit<Info, 'when'> {
   none?: string | undefined;
   /** it may not name what is not there */
   strict?: boolean | undefined;
+  /** what the file it names is for */
+  file?: FileKind;
 }
 
 /** What a field holds that has fields of its own. */
@@ -108,7 +114,7 @@ export interface Field<T = unknown> {
 export const controlled = (
   control: ControlName,
   { when, ...info }: Info,
-  more: Partial<Pick<Control, 'choices' | 'of' | 'none' | 'strict'>> = {},
+  more: Partial<Pick<Control, 'choices' | 'of' | 'none' | 'strict' | 'file'>> = {},
 ): Control => ({
   control,
   ...info,

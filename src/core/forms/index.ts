@@ -14,6 +14,7 @@ export {
   type Heading,
   type Info,
 } from './field';
+export { file } from './file';
 export { flag } from './flag';
 export {
   form,
@@ -37,3 +38,4 @@ export { profile, profileHalves } from './profile';
 export { FRAMES } from './quantities';
 export { layerRef } from './reference';
 export { seed } from './seed';
+export { text } from './text';

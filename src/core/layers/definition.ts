@@ -5,6 +5,7 @@ import type { Axis } from '../elements/axis';
 import type { Extent } from '../elements/extent';
 import type { Placement } from '../elements/place/form';
 import type { GroundAt, World } from '../elements/world';
+import type { FileKind, FileRef } from '../kept';
 import type { Form } from '../forms';
 import type { Kernel, KernelValues } from '../kernel/kernel';
 import type { TreatmentStart } from '../treatments/kinds';
@@ -63,6 +64,12 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   restKey?(layer: L, world: World, share: number): string;
   /** its elements are bodies: meshes that are drawn once for each */
   bodies?(layer: L): boolean;
+  /** what it does happens on whole frames: it is given the exposure of the frame (time/exposure.ts) */
+  onFrames?(layer: L): boolean;
+  /** the layer with a file taken up; null where it has no use for one of that kind */
+  takesFile?(layer: L, kind: FileKind, file: FileRef): L | null;
+  /** what is amiss with it that is no error, in sentences */
+  remarks?(layer: L): string[];
   /** where it stands, for layers that are moved as a whole */
   placed?(layer: L): Placement;
   /** its outs are columns of elements.ts; those it does not name keep their rest */

@@ -1,6 +1,7 @@
 import type { Gradient } from '../colour/colour';
 import type { Matter } from '../matter/kinds';
 import type { Mesh } from '../solids/mesh';
+import type { Vec3 } from '../space/vector';
 
 /** A stretch of a layer's elements in drawing order, and where along its extent it lies, as shares 0..1. */
 export interface Part {
@@ -12,7 +13,7 @@ export interface Part {
 
 /**
  * How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile; bodies are a mesh
- * drawn once for each of a stretch of elements, always or only from one frame up to another. A sheet is so many cells across and
+ * drawn once for each of a stretch of elements, always or only from one frame up to another, whole or cut off at the layer’s edge. A sheet is so many cells across and
  * along between elements in rows, one more of them each way, and is smooth matter. Of particles the first of every
  * `fair` by number are a fair sample, so that a live picture may leave out the others; of those in `rows` some of every few that
  * follow one another; of the rest none.
@@ -24,7 +25,7 @@ export type Drawing =
   | { as: 'sheet'; across: number; along: number }
   | { as: 'dome' }
   | { as: 'links'; from: string | null; to: string | null }
-  | { as: 'bodies'; mesh: Mesh; first: number; count: number; shown: Frames | null; parts?: Part[] };
+  | { as: 'bodies'; mesh: Mesh; first: number; count: number; shown: Frames | null; parts?: Part[]; cut?: boolean };
 
 /** Drawings of one sort. */
 export type DrawingOf<As extends Drawing['as']> = Extract<Drawing, { as: As }>;
@@ -88,6 +89,8 @@ export interface DrawingLook {
   sprite: number;
   /** the address of that picture's pixmap; empty for the one made by us */
   picture?: string;
+  /** the way out from an edge that bodies are cut off at, of length 1: what is less far along it than an element's `cut` is not there */
+  cut?: Vec3 | null;
   ripple?: Ripple | null;
   sky?: Sky | null;
 }

@@ -5,6 +5,7 @@ import type { Piece } from '../piece/schema';
 import type { Vec3 } from '../space/vector';
 import { treatmentOf } from '../treatments/kinds';
 import type { LayerPoints } from '../world/elements';
+import { steppedPiece } from '../world/exposed';
 import { layerPoints, worldOf } from '../world/layers';
 import { standsOnce } from '../world/route';
 import { smallest, SLOPE_TOLERANCE, TOLERANCE, type Finding, type Repair } from './finding';
@@ -13,6 +14,8 @@ import { applySymmetry, type Symmetry } from './symmetry';
 
 /** Where elements set off one after another, this share of them (one at least, of several) may do so at the seam as anywhere. */
 const MAY_SET_OFF = 0.06;
+/** Laps around the seam within which what happens on whole frames is that of the frame on its side of it. */
+const AROUND = 0.1;
 /** Elements compared per layer: any first k are a fair sample. */
 const SAMPLE = 4000;
 /** Vertices of bodies compared per layer, of as many whole bodies as they give, within bounds. */
@@ -40,7 +43,10 @@ export function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   );
   const tile = standsOnce(piece, layer) ? Infinity : piece.tile;
   // what is held in steps belongs to the frame on its own side of the seam
-  const at = (phase: number, framePhase = phase) => layerPoints(piece, layer.id, phase, share, framePhase);
+  const onFrame = (frame: number): Piece => steppedPiece(piece, { frame, reach: AROUND, frames: piece.lap.frames });
+  const sides = new Map([0, 1].map((frame) => [frame, onFrame(frame)]));
+  const at = (phase: number, framePhase = phase) =>
+    layerPoints(sides.get(framePhase) ?? piece, layer.id, phase, share, framePhase);
   const carry = (elements: LayerPoints) => {
     const position = new Float64Array(elements.position.length);
     for (let i = 0; i < elements.count; i++) {

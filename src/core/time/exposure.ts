@@ -38,3 +38,18 @@ export function exposedPhase(jumps: readonly number[], phase: number, { frame, r
   if (phase < own - before) return own - before + BESIDE;
   return phase >= own + after - BESIDE ? own + after - BESIDE : phase;
 }
+
+/** Something that happens on whole frames, as one frame's shutter sees it. */
+export interface OnFrames {
+  exposure?: Exposure;
+}
+
+/**
+ * The phase of the whole frame that a moment belongs to: the frame whose shutter is open, for moments within it; otherwise the
+ * last frame before the moment.
+ */
+export function wholeFrame({ exposure }: OnFrames, phase: number, frames: number): number {
+  if (exposure && Math.abs(phase - exposure.frame) <= exposure.reach + BESIDE)
+    return Math.round(exposure.frame * frames) / frames;
+  return Math.floor(phase * frames + 1e-6) / frames;
+}

@@ -89,6 +89,8 @@ export interface TreatmentDefinition<T extends TreatmentBase, V extends KernelVa
   tileSteps?(treatment: T, context: TreatmentContext): Record<string, number>;
   /** its elements set off one after another, so that one of them may do so at the very seam */
   oneByOne?: boolean;
+  /** what it does happens on whole frames: it is given the exposure of the frame (time/exposure.ts) */
+  onFrames?: boolean;
   /** only for layers of bodies */
   solidOnly?: boolean;
   /** a line for the card, such as "30 % of the time" */

@@ -2,6 +2,7 @@ import { bend } from './bend/bend';
 import { disorder } from './disorder/disorder';
 import { drift } from './drift/drift';
 import { face } from './face/face';
+import { leap } from './leap/leap';
 import { pulse } from './pulse/pulse';
 import { shatter } from './shatter/shatter';
 import { snap } from './snap/snap';
@@ -18,6 +19,7 @@ export const LIST = [
   drift,
   turn,
   stagger,
+  leap,
   pulse,
   face,
   twist,

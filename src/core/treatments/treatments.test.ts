@@ -146,6 +146,7 @@ describe('every treatment', () => {
     drift: (u) => u,
     turn: (u) => ({ law: 'wound', start: u, perLap: Math.round(u * 3) }),
     stagger: (u) => ({ law: 'swing', middle: 0.5, reach: u / 2, cycles: 1, wave: 'sine', shift: u }),
+    leap: (u) => u,
     pulse: (u) => u,
     face: (u) => u,
     snap: (u) => u,

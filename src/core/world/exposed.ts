@@ -3,7 +3,8 @@ import { animatedIn } from '../forms/walk';
 import { treatmentOf } from '../treatments/kinds';
 import { evaluateAnimated, jumpsOf } from '../time/animated';
 import type { Exposure } from '../time/exposure';
-import { setAt } from '../piece/paths';
+import { definitionOf } from '../layers/kinds';
+import { setAt, type PiecePath } from '../piece/paths';
 import { partsOfPiece, type Piece } from '../piece/schema';
 
 /** Laps around a moment that directions are worked out from. */
@@ -47,6 +48,27 @@ function jumpingOf(piece: Piece): Jumping[] {
 const trailing = (piece: Piece, [room, index]: Jumping['path']): boolean =>
   room === 'layers' && piece.layers[Number(index)].treatments.some(({ kind, off }) => !off && treatmentOf(kind).echoes);
 
+const stepping = new WeakMap<Piece, PiecePath[]>();
+
+/** Every layer and treatment of a piece that does what it does on whole frames. */
+function steppingOf(piece: Piece): PiecePath[] {
+  let known = stepping.get(piece);
+  if (!known) {
+    known = piece.layers.flatMap((layer, i) => [
+      ...(definitionOf(layer.kind).onFrames?.(layer) ? [['layers', i]] : []),
+      ...layer.treatments.flatMap(({ kind, off }, k) =>
+        !off && treatmentOf(kind).onFrames ? [['layers', i, 'treatments', k]] : [],
+      ),
+    ]);
+    stepping.set(piece, known);
+  }
+  return known;
+}
+
+/** The piece with what happens on whole frames as it is at a frame, for all moments within the exposure. */
+export const steppedPiece = (piece: Piece, exposure: Exposure): Piece =>
+  steppingOf(piece).reduce((so, path) => setAt(so, [...path, 'exposure'], exposure), piece);
+
 /** The last frame of each piece that was asked for: a still is drawn for one frame again and again. */
 const last = new WeakMap<Piece, { exposure: Exposure; seen: Piece }>();
 
@@ -58,9 +80,10 @@ const seenBy = (piece: Piece, exposure: Exposure): Piece => {
   const seen = jumpingOf(piece)
     .filter(({ path, jumps }) => jumps.some(within) || trailing(piece, path))
     .reduce((so, { path }) => setAt(so, [...path, 'exposure'], exposure), piece);
-  const { route } = seen.flight;
+  const stepped = steppedPiece(seen, exposure);
+  const { route } = stepped.flight;
   const shown = routeOf(route.kind).exposed?.(route, exposure) ?? route;
-  return setAt(seen, ['flight', 'route'], shown);
+  return setAt(stepped, ['flight', 'route'], shown);
 };
 
 /**

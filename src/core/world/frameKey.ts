@@ -1,5 +1,6 @@
 import { animatedIn } from '../forms/walk';
 import { actingEffects } from '../look/effects/kinds';
+import { missingFiles } from '../piece/files';
 import { textKey } from '../piece/key';
 import { setAt, type PiecePath } from '../piece/paths';
 import { partsOfPiece, type Layer, type Piece } from '../piece/schema';
@@ -60,6 +61,8 @@ export function frameKeys(piece: Piece): (frame: number) => string {
   const seen = seenOf(piece);
   const local = localKeys(seen);
   const rest = textKey(JSON.stringify(local.reduce<Piece>((so, { path }) => setAt(so, path, 0), seen)));
+  // a stand-in is another picture
+  const missing = missingFiles(seen).map(({ ref }) => ref.hash);
   const known = new Map<number, string>();
   const keyOf = (frame: number): string => {
     const phase = framePhase(frame, piece.lap.frames);
@@ -68,7 +71,7 @@ export function frameKeys(piece: Piece): (frame: number) => string {
     const moments = MOMENTS.map((share) => phase + share * open);
     const values = local.map(({ value }) => moments.map((at) => evaluateAnimated(value, at)));
     const poses = moments.map((at) => cameraPose(exposed, at));
-    return textKey(JSON.stringify([rest, frame, values, poses]));
+    return textKey(JSON.stringify([rest, frame, values, poses, ...missing]));
   };
   return (frame) => {
     const key = known.get(frame) ?? keyOf(frame);

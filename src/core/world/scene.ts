@@ -32,6 +32,7 @@ export function sceneOf(piece: Piece, turnOf: TurnOf): Scene {
   const world: World = {
     tile: piece.tile,
     seconds: lapSeconds(piece.lap.frames, piece.lap.rate),
+    frames: piece.lap.frames,
     routeOf: (layerId) => (layerId === null ? STRAIGHT : routeOfLayer(piece, layerId)),
     groundOf(layerId) {
       const layer = layerAt(layerId);

@@ -42,6 +42,14 @@ vec3 placeAt(float d) {
   return vec3(xy - uLens * ((d - uFocus) / over(uFocus)), -d);
 }
 
+// the depth before the focus at which the lens alone would blur as much as it does at a depth, and so many metres more
+float asBlurred(float depth, float soft) {
+  if (soft <= 0.0) return depth;
+  float px = abs(blurPx(depth)) + 0.5 * soft * uPixelFocal / over(depth);
+  float each = max(uApertureHalf * uPixelFocal, 1e-6);
+  return uFlat > 0.0 ? max(0.01, uFocus - px * uFlat * uFlat / each) : uFocus / (1.0 + px * uFocus / each);
+}
+
 void main() {
   ivec2 px = ivec2(gl_FragCoord.xy);
   vec4 surface = texelFetch(uMatter, px, 0);
@@ -60,6 +68,6 @@ void main() {
 #else
   vec3 light = colour.rgb;
 #endif
-  outLight = vec4(mix(uFogColour, light, clearAir(depth) * presence(depth)) * uShare, uKeepDepth * depth * (1.0 - 2.0 * manner.z));
+  outLight = vec4(mix(uFogColour, light, clearAir(depth) * presence(depth)) * uShare, uKeepDepth * asBlurred(depth, manner.w) * (1.0 - 2.0 * manner.z));
 #endif
 }

@@ -39,6 +39,7 @@ export const makeView = () => ({
   uShare: { value: 1 },
   uSmallSlices: { value: 1 },
   uLens: { value: new THREE.Vector2() },
+  uLensAt: { value: new THREE.Vector2() },
   uJitter: { value: new THREE.Vector2() },
   uMatter: { value: null as THREE.Texture | null },
   uMatterColour: { value: null as THREE.Texture | null },
@@ -102,6 +103,7 @@ export function setPass(view: View, piece: Piece, shot: Shot, { lens, index, tot
   view.uSmallSlices.value = slices;
   view.uShare.value = 1 / total;
   view.uLens.value.set(lens.x * shot.apertureHalfM, lens.y * shot.apertureHalfM);
+  view.uLensAt.value.set(lens.x, lens.y);
   view.uJitter.value.set(total === 1 ? 0 : lens.b - 0.5, total === 1 ? 0 : lens.t - 0.5);
   view.uAperture.value.w = solid ? 1 : 0;
   // what is drawn into is not read

@@ -73,20 +73,21 @@ export class Feed {
 
 type Given = ReturnType<Step['values']>[string];
 
-/** A table becomes a texture of one row, made anew only when it is another one. */
+/** Entries in a row of a table, as kernels read long ones. */
+const ROW = 1024;
+
+/** A table becomes a texture, of one row where it fits, made anew only when it is another one. */
 function giveTable(uniform: THREE.IUniform, value: Float64Array): void {
   const former: unknown = uniform.value;
   if (former instanceof THREE.DataTexture) {
     if (former.userData.table === value) return;
     former.dispose();
   }
-  const texture = new THREE.DataTexture(
-    Float32Array.from(value),
-    value.length / 4,
-    1,
-    THREE.RGBAFormat,
-    THREE.FloatType,
-  );
+  const entries = value.length / 4;
+  const [width, rows] = [Math.min(entries, ROW), Math.ceil(entries / ROW)];
+  const data = new Float32Array(width * rows * 4);
+  data.set(value);
+  const texture = new THREE.DataTexture(data, width, rows, THREE.RGBAFormat, THREE.FloatType);
   texture.userData.table = value;
   texture.needsUpdate = true;
   uniform.value = texture;

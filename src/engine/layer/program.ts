@@ -107,7 +107,7 @@ ${pipeline.element.map(call).join('')}
   ${bend(space, '')}
   outPlace = vec4(position, size);
   outLook = vec4(textureLod(uGradient, vec2(place, 0.5), 0.0).rgb * (light${bodies ? '' : ' * fade'}), fade);
-  ${turned ? 'outTurn = rotation;\n  outMark = vec4(float(key), order, 0.0, 0.0);' : ''}
+  ${turned ? 'outTurn = rotation;\n  outMark = vec4(float(key), order, blur, cut);' : ''}
 }`;
 }
 

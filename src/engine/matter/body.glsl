@@ -13,12 +13,14 @@ struct Matter { vec3 colour; float rough; float metal; float glow; float opaque;
 
 Matter matterOf(Body b);
 
-void keep(Matter m, vec3 n, float depth, bool partly) {
+// soft: metres that its blur is wider than the lens makes it
+void keep(Matter m, vec3 n, float depth, bool partly, float soft) {
 #ifdef SHINES
-  keepShone(m.colour, depth, partly);
+  keepShone(m.colour, depth, partly, soft);
 #else
   outSurface = vec4(octahedron(n), 1.0, depth);
   outColour = vec4(m.colour, m.glow);
-  outManner = vec4(m.rough, m.metal, float(partly), 0.0);
+  outManner = vec4(m.rough, m.metal, float(partly), soft);
 #endif
 }
+void keep(Matter m, vec3 n, float depth, bool partly) { keep(m, n, depth, partly, 0.0); }

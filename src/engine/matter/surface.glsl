@@ -2,15 +2,15 @@
 // into light, once a pixel.
 layout(location = 0) out vec4 outSurface;  // normal in the world as an octahedron, whether it is lit later, depth in metres
 layout(location = 1) out vec4 outColour;   // linear colour; what it gives off by itself is that times the fourth number
-layout(location = 2) out vec4 outManner;   // roughness, share that is metal, whether it is only partly there
+layout(location = 2) out vec4 outManner;   // roughness, share that is metal, whether it is only partly there, metres of blur besides the lens's
 
 // a direction as a place of the octahedron (Cigolle et al., JCGT 3(2), 2014)
 vec2 octahedron(vec3 n) {
   vec2 p = n.xy / (abs(n.x) + abs(n.y) + abs(n.z));
   return n.z >= 0.0 ? p : (1.0 - abs(p.yx)) * vec2(p.x >= 0.0 ? 1.0 : -1.0, p.y >= 0.0 ? 1.0 : -1.0);
 }
-void keepShone(vec3 light, float depth, bool partly) {
+void keepShone(vec3 light, float depth, bool partly, float soft) {
   outSurface = vec4(0.0, 0.0, 0.0, depth);
   outColour = vec4(light, 0.0);
-  outManner = vec4(0.0, 0.0, float(partly), 0.0);
+  outManner = vec4(0.0, 0.0, float(partly), soft);
 }

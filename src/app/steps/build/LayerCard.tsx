@@ -77,6 +77,11 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
           }
         >
           <section className={rows.group}>
+            {definition.remarks?.(layer).map((says) => (
+              <p key={says} className={rows.remark} role="status">
+                {says}
+              </p>
+            ))}
             <NameRow path={[...path, 'name']} name={layer.name} of="layer" />
             <PlainRow
               label="Start from"

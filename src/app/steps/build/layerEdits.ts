@@ -1,6 +1,8 @@
-import { definitionOf, type Layer, type LayerKind, presetLayer } from '../../../core/layers/kinds';
+import type { FileKind, FileRef } from '../../../core/kept';
+import { definitionOf, LAYERS, type Layer, type LayerKind, presetLayer } from '../../../core/layers/kinds';
 import { PIECE, type Piece } from '../../../core/piece/schema';
 import { withoutNames } from '../../../core/piece/references';
+import { sceneSymmetry } from '../../../core/seam/symmetry';
 import { movedOver, newId } from '../../state/edit';
 
 const free = (piece: Piece, wanted: string): string => {
@@ -15,7 +17,9 @@ const free = (piece: Piece, wanted: string): string => {
 export function addLayer(piece: Piece, kind: LayerKind): { piece: Piece; id: string } {
   const id = newId('layer');
   const seed = 1 + piece.layers.reduce((most, layer) => Math.max(most, layer.seed), 0);
-  const layer = presetLayer(kind, 0, { id, name: free(piece, definitionOf(kind).label), seed });
+  const preset = presetLayer(kind, 0, { id, name: free(piece, definitionOf(kind).label), seed });
+  // what stands once closes only where the camera comes back to it
+  const layer = preset.once && sceneSymmetry(piece).advance !== 0 ? { ...preset, once: false } : preset;
   return { piece: { ...piece, layers: [layer, ...piece.layers] }, id };
 }
 
@@ -48,4 +52,31 @@ export const removeLayer = (piece: Piece, id: string): Piece =>
 export function moveLayer(piece: Piece, id: string, over: string): Piece {
   const layers = movedOver(piece.layers, id, over);
   return layers === piece.layers ? piece : { ...piece, layers: [...layers] };
+}
+
+/** A file in its place: taken up by the layer whose card is open, or by a new one. Null where nothing has a use for it. */
+export function placeFile(
+  piece: Piece,
+  open: string | null,
+  kind: FileKind,
+  file: FileRef,
+): { piece: Piece; id: string; says: string } | null {
+  const own = piece.layers.find(({ id }) => id === open);
+  const taken = own && (definitionOf(own.kind).takesFile?.(own, kind, file) ?? null);
+  if (taken) {
+    const layers = piece.layers.map((layer) => (layer === own ? taken : layer));
+    return { piece: { ...piece, layers }, id: taken.id, says: `“${taken.name}” has “${file.name}” now.` };
+  }
+  for (const taker of LAYERS.names) {
+    const added = addLayer(piece, taker);
+    const [layer, ...rest] = added.piece.layers;
+    const made = definitionOf(taker).takesFile?.(layer, kind, file);
+    if (made)
+      return {
+        piece: { ...added.piece, layers: [made, ...rest] },
+        id: added.id,
+        says: `“${file.name}” became a new layer.`,
+      };
+  }
+  return null;
 }

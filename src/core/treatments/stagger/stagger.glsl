@@ -24,10 +24,10 @@ float staggerEase(float t, int ease) {
 
 // amount: progress, 0 none .. 1 all there; by: 0 order, 1 chance, 2 along the tile, 3 outwards from pivot; span: metres
 // that count as the whole way; overlap: 0 strictly one by one .. 1 all at once; grow: 1 from no size; fade: 1 from
-// nothing; from: metres it comes from; turns: it makes on the way, about its own upright axis.
+// nothing; soft: metres that its blur is wide at first; from: metres it comes from; turns: it makes on the way, about its own upright axis.
 void staggerElement(uint key, float order, float weight, uint seed, float amount, int by, vec3 pivot, float span,
-                    float overlap, int ease, int backward, float grow, float fadeIn, vec3 from, float turns,
-                    inout vec3 position, inout vec4 rotation, inout float size, inout float fade) {
+                    float overlap, int ease, int backward, float grow, float fadeIn, float soft, vec3 from, float turns,
+                    inout vec3 position, inout vec4 rotation, inout float size, inout float fade, inout float blur) {
   float rank = order;
   if (by == STAGGER_BY_CHANCE) rank = unit(pcg4d(uvec4(key, seed, 43u, 0u)).x);
   if (by == STAGGER_BY_ALONG) rank = fract(-position.z / span);
@@ -38,6 +38,7 @@ void staggerElement(uint key, float order, float weight, uint seed, float amount
   float there = mix(1.0, staggerEase(t, ease), weight);
   size *= mix(1.0, max(there, 0.0), grow);
   fade *= mix(1.0, clamp(there, 0.0, 1.0), fadeIn);
+  blur += max(0.0, 1.0 - there) * soft;
   position += from * (1.0 - there);
   rotation = quatTimes(rotation, quatAbout(vec3(0.0, 1.0, 0.0), (there - 1.0) * turns));
 }

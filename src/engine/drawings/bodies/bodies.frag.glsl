@@ -14,12 +14,28 @@ const vec3 vOwn = vec3(0.0);
 #endif
 flat in vec4 vLook;
 flat in float vMark;
+#ifdef BLURS
+flat in float vBlur;
+#else
+const float vBlur = 0.0;
+#endif
+#ifdef CUT
+uniform vec3 uCut;
+in float vOut;
+#endif
 
 void main() {
   vec3 v = toEye(vView);
   // back into the world: the view has no scale
   vec3 toViewer = transpose(mat3(uView)) * v;
   vec3 n = normalize(vNormal);
+#ifdef CUT
+  if (vOut < 0.0) discard;
+#ifndef OPEN
+  // the inside of what is closed is seen through the cut, as a face across it
+  if (!gl_FrontFacing) n = -uCut;
+#endif
+#endif
   if (dot(n, toViewer) < 0.0) n = -n;
   Matter m = matterOf(Body(n, toViewer, vLook.rgb * uLight, vOwn, vMark));
   bool partly = false;
@@ -34,5 +50,5 @@ void main() {
     if (fract(at + uPass.z) > there) discard;
   }
 #endif
-  keep(m, n, -vView.z, partly);
+  keep(m, n, -vView.z, partly, vBlur);
 }

@@ -1,4 +1,5 @@
 import * as THREE from 'three';
+import { writes } from '../../../core/elements/columns';
 import type { DrawingOf } from '../../../core/layers/drawing';
 import type { Mesh } from '../../../core/solids/mesh';
 import { detailsOf, type Detail } from '../../../core/solids/details/details';
@@ -53,11 +54,15 @@ function errorsOf([finest, ...coarser]: readonly Detail[], bent: boolean): THREE
   return new THREE.Vector4().fromArray([...errors, -1, -1, -1, -1]);
 }
 
+/** What the programs of some bodies must know besides their elements: whether these are cut off at an edge, or blurred. */
+const headOf = ({ element }: Pipeline, cut: boolean): string =>
+  (element.some(({ kernel }) => writes(kernel, 'blur')) ? '#define BLURS\n' : '') + (cut ? '#define CUT\n' : '');
+
 /** A mesh for each of some elements, broken and bent vertex by vertex, in as much detail as shows. */
 export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
   as: 'bodies',
   turned: () => true,
-  make({ mesh, first, count, parts = WHOLE, shown }, { gpu, view, pipeline, matter }): MatterDrawn {
+  make({ mesh, first, count, parts = WHOLE, shown, cut = false }, { gpu, view, pipeline, matter }): MatterDrawn {
     const [flies, bent] = [pipeline.piece.length > 0, pipeline.space.length > 0];
     const details = flies ? detailsOf(mesh).slice(0, 1) : detailsOf(mesh);
     const feed = new Feed(vertexSteps(pipeline));
@@ -66,13 +71,15 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       uRadius: { value: flies ? -1 : mesh.radius },
       uErrors: { value: errorsOf(details, bent) },
       uDetails: { value: [details.length, Number(isOpaque(matter))] },
+      uCut: { value: new THREE.Vector3() },
     };
     const uniforms = { ...view, ...own, ...feed.uniforms };
     const composed = vertexProgram(pipeline) + viewSource;
-    const side = mesh.open ? THREE.DoubleSide : THREE.FrontSide;
-    const shader = composed + vertex;
+    const side = mesh.open || cut ? THREE.DoubleSide : THREE.FrontSide;
+    const says = headOf(pipeline, cut) + (mesh.open ? '#define OPEN\n' : '');
+    const shader = says + composed + vertex;
     const materials = ['#define ENTIRE\n', ENTIRELY].map((head) =>
-      matterMaterial(matter, [shader, viewSource + noiseSource + head + fragment], uniforms, side),
+      matterMaterial(matter, [shader, says + viewSource + noiseSource + head + fragment], uniforms, side),
     );
     const sort = (bent ? '#define BENT\n' : '') + ENTIRELY + composed + sidesSource + sortSource;
     const program = new SortProgram(sort, uniforms, null);
@@ -101,6 +108,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         steps = vertexSteps(frame.pipeline);
         own.uTile.value = frame.piece.tile;
         setMatter(own, frame.look);
+        if (frame.look.cut) own.uCut.value.set(...frame.look.cut);
         for (const { take } of materials) take(frame.piece.look);
       },
       show(moment, time) {

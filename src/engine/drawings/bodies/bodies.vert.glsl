@@ -15,6 +15,14 @@ uniform float uTime;
 uniform float uTile;     // metres from one repetition to the next
 uniform vec2 uLens;      // lens point in metres
 uniform vec2 uJitter;    // sub-pixel offset in pixels
+#ifdef BLURS
+uniform vec2 uLensAt;    // where in the lens, as shares of its radius
+flat out float vBlur;
+#endif
+#ifdef CUT
+uniform vec3 uCut;       // the way out from the edge
+out float vOut;          // metres out from it
+#endif
 out vec3 vView;
 out vec3 vNormal;
 #ifdef SHINES
@@ -47,9 +55,17 @@ void main() {
   vec3 position = place + (vertex + t * q.w + cross(q.xyz, t)) * size;
   t = cross(q.xyz, normal) * 2.0;
   normal = normal + t * q.w + cross(q.xyz, t);
+#ifdef CUT
+  vOut = dot(uCut, position) - mark.w;
+#endif
   bendBody(mark.y, position, normal);
   vec3 v = (uView * vec4(position - vec3(0.0, 0.0, float(aElement.y) * uTile), 1.0)).xyz;
   vView = v;
   vNormal = normal;
+#ifdef BLURS
+  vBlur = mark.z;
+  // as if the lens saw it so much farther out of focus than it is
+  v.xy += uLensAt * (-v.z < uFocus ? -0.5 : 0.5) * mark.z;
+#endif
   gl_Position = throughLens(v, uLens, uJitter);
 }

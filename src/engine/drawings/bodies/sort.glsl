@@ -30,7 +30,8 @@ int classOf(ivec2 texel, int repetition) {
   float size = max(open.w, shut.w);
   float there = texelFetch(uOpenLook, texel, 0).a;
   if (size <= 0.0 || there <= 0.0) return 0;
-  float order = texelFetch(uOpenMark, texel, 0).y;
+  vec4 mark = texelFetch(uOpenMark, texel, 0);
+  float order = mark.y;
   vec3 place = mix(open.xyz, shut.xyz, 0.5);
   float stretched = size;
 #ifdef BENT
@@ -50,7 +51,7 @@ int classOf(ivec2 texel, int repetition) {
   vec3 v0 = (uViewOpen * vec4(open.xyz + offset, 1.0)).xyz;
   vec3 v1 = (uViewMid * vec4(place + offset, 1.0)).xyz;
   vec3 v2 = (uViewClose * vec4(shut.xyz + offset, 1.0)).xyz;
-  float radius = stretched * max(uRadius, 0.0);
+  float radius = stretched * max(uRadius, 0.0) + 0.5 * mark.z;
   if (uRadius >= 0.0 && unseen(v0, v1, v2, radius)) return 0;
   float px = stretched * uPixelFocal / over(max(-v1.z - radius, 0.05));
   int detail = 1;

@@ -1,0 +1,131 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { ChevronDown } from 'lucide-react';
+import { useRef, useState, type DragEvent } from 'react';
+import { Button, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
+import { STOCK, type FileKind, type FileRef } from '../../core/kept';
+import { keptFiles } from '../../files/shelf';
+import { bringIn, keepingTrouble } from '../state/files';
+import { FileLook, useHere } from './FileLook';
+import menu from './Menu.module.css';
+import styles from './FileField.module.css';
+
+interface Props {
+  label: string;
+  of: FileKind;
+  value: FileRef | null;
+  onChange(value: FileRef): void;
+}
+
+/** What a chooser takes, by kind. */
+const ACCEPTS: Readonly<Record<FileKind, string>> = {
+  font: '.ttf,.otf,.ttc,.woff,.woff2,font/*',
+  mark: '.svg,image/svg+xml',
+};
+const WORDS: Readonly<Record<FileKind, { one: string; none: string }>> = {
+  font: { one: 'a font', none: 'No font' },
+  mark: { one: 'an SVG drawing', none: 'No drawing yet' },
+};
+
+/** A kept file, shown by what it looks like: another is chosen from those there are, from a file, or dropped here. */
+export function FileField({ label, of, value, onChange }: Props) {
+  const input = useRef<HTMLInputElement>(null);
+  const [failed, setFailed] = useState<{ at: FileRef | null; words: string } | null>(null);
+  const [over, setOver] = useState(false);
+  const kept = useLiveQuery(keptFiles) ?? [];
+  const there: FileRef[] = [...STOCK, ...kept].filter(({ kind }) => kind === of);
+  const byHash = new Map(there.map((file) => [file.hash, file]));
+  // what was wrong with one is forgotten with the next
+  const trouble = failed?.at === value ? failed.words : null;
+  const setTrouble = (words: string): void => setFailed({ at: value, words });
+  const take = (file: File | undefined): void => {
+    if (!file) return;
+    bringIn(file).then(
+      ({ ref, kind }) =>
+        kind === of ? onChange(ref) : setTrouble(`“${ref.name}” is kept, but it is not ${WORDS[of].one}.`),
+      (error: unknown) => setTrouble(keepingTrouble(file.name, error)),
+    );
+  };
+  return (
+    <div
+      className={`${styles.field} ${over ? styles.over : ''}`}
+      onDragOver={(event: DragEvent) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event: DragEvent) => {
+        event.preventDefault();
+        setOver(false);
+        take(event.dataTransfer.files[0]);
+      }}
+    >
+      <MenuTrigger>
+        <Button className={styles.now} aria-label={`${label}: ${value?.name ?? WORDS[of].none}`}>
+          <span>
+            {value ? <FileLook file={value} kind={of} /> : null}
+            <span className={styles.name}>{value?.name ?? WORDS[of].none}</span>
+          </span>
+          <ChevronDown size={14} aria-hidden />
+        </Button>
+        <Popover className={`${menu.popover} ${styles.list}`} placement="bottom end">
+          <Choices
+            of={of}
+            files={there}
+            label={label}
+            onChoose={(hash) => {
+              const file = byHash.get(hash);
+              if (file) onChange({ hash: file.hash, name: file.name });
+              else input.current?.click();
+            }}
+          />
+        </Popover>
+      </MenuTrigger>
+      <input
+        ref={input}
+        type="file"
+        accept={ACCEPTS[of]}
+        hidden
+        aria-label={`${label} file`}
+        onChange={(event) => {
+          take(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      {trouble ? (
+        <p role="alert" className={styles.trouble}>
+          {trouble}
+        </p>
+      ) : null}
+    </div>
+  );
+}
+
+function Choices({
+  of,
+  files,
+  label,
+  onChoose,
+}: {
+  of: FileKind;
+  files: readonly FileRef[];
+  label: string;
+  onChoose(hash: string): void;
+}) {
+  useHere(files, of);
+  return (
+    <Menu aria-label={label} className={menu.items} onAction={(key) => onChoose(String(key))}>
+      {[
+        ...files.map((file) => (
+          <MenuItem key={file.hash} id={file.hash} textValue={file.name} className={`${menu.item} ${styles.item}`}>
+            <FileLook file={file} kind={of} />
+            <span>{file.name}</span>
+          </MenuItem>
+        )),
+        <MenuItem key="choose" id="choose" className={menu.item}>
+          <b>Choose a file…</b>
+          <span>{`or drop ${WORDS[of].one} on the row`}</span>
+        </MenuItem>,
+      ]}
+    </Menu>
+  );
+}

@@ -1,0 +1,56 @@
+import type { FileKind, FileRef } from '../../core/kept';
+import { missingFiles } from '../../core/piece/files';
+import type { Piece } from '../../core/piece/schema';
+import { keepFile } from '../../files/shelf';
+import { takeIn } from '../../files/taken';
+import { storeTrouble } from '../../store/room';
+import { Trouble, troubleWords } from '../../core/trouble';
+import { placeFile } from '../steps/build/layerEdits';
+import { bench, useBench } from './bench';
+import { say } from './notices';
+
+/** Takes in what the open piece comes to name. @returns stops */
+export function watchFiles(): () => void {
+  const look = async (piece: Piece): Promise<void> => {
+    const missing = missingFiles(piece);
+    if (missing.length === 0 || !(await takeIn(missing))) return;
+    if (useBench.getState().history?.present === piece) bench.refresh();
+  };
+  return useBench.subscribe(({ history }, before) => {
+    if (history && history.present !== before.history?.present) void look(history.present);
+  });
+}
+
+/** What could not be kept, in words. */
+export const keepingTrouble = (name: string, error: unknown): string =>
+  error instanceof Trouble ? troubleWords(error) : `“${name}” was not kept: ${storeTrouble(error)}.`;
+
+/** Keeps a file and takes it in. @throws Trouble, or the database's error: see keepingTrouble */
+export async function bringIn(file: File): Promise<{ ref: FileRef; kind: FileKind }> {
+  const { hash, name, kind } = await keepFile(new Uint8Array(await file.arrayBuffer()), file.name);
+  const ref = { hash, name };
+  await takeIn([{ ref, kind }]);
+  return { ref, kind };
+}
+
+/** A file becomes what it can be in the open piece: part of the layer whose card is open, or a new layer. */
+export async function takeUpFile(file: File): Promise<void> {
+  try {
+    const { ref, kind } = await bringIn(file);
+    const { history, open } = useBench.getState();
+    if (!history) {
+      say(`“${ref.name}” is kept. Open a piece, then drop it again or choose it there.`, { tone: 'remark' });
+      return;
+    }
+    const place = placeFile(history.present, open, kind, ref);
+    if (!place) {
+      say(`“${ref.name}” is kept, but no layer has a use for it.`);
+      return;
+    }
+    bench.update(() => place.piece);
+    bench.patch({ step: 'build', open: place.id });
+    say(place.says, { tone: 'remark', actions: [{ label: 'Undo', act: bench.undo }] });
+  } catch (error) {
+    say(keepingTrouble(file.name, error));
+  }
+}

@@ -1,0 +1,34 @@
+import type { FileKind } from './ref';
+
+/** What the bytes of a file say it is, whatever it is called. */
+export type Sort = FileKind | 'zip' | 'json';
+
+const startsWith = (bytes: Uint8Array, text: string, at = 0): boolean =>
+  [...text].every((letter, i) => bytes[at + i] === letter.charCodeAt(0));
+
+/** How far into a text its first element is looked for. */
+const LOOKED_AT = 4096;
+
+/** The first letters of a text file, whatever is before them taken away; null where it is no text. */
+function firstText(bytes: Uint8Array): string | null {
+  const head = bytes.subarray(0, LOOKED_AT);
+  if (head.includes(0)) return null;
+  return new TextDecoder()
+    .decode(head)
+    .replace(/^\ufeff/, '')
+    .trimStart();
+}
+
+/**
+ * What a file is by its first bytes: a font (OpenType, TrueType, WOFF, WOFF2), a mark (SVG), a packed piece or a piece;
+ * null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2, PKWARE APPNOTE 4.3.7 (zip).
+ */
+export function sortOf(bytes: Uint8Array): Sort | null {
+  if (startsWith(bytes, 'wOFF') || startsWith(bytes, 'wOF2') || startsWith(bytes, 'OTTO')) return 'font';
+  if (startsWith(bytes, '\x00\x01\x00\x00') || startsWith(bytes, 'true')) return 'font';
+  if (startsWith(bytes, 'PK\x03\x04') || startsWith(bytes, 'PK\x05\x06')) return 'zip';
+  const text = firstText(bytes);
+  if (text === null) return null;
+  if (text.startsWith('{')) return 'json';
+  return /^<(\?xml|!--|!DOCTYPE\s+svg|svg[\s>])/i.test(text) && /<svg[\s>]/i.test(text) ? 'mark' : null;
+}

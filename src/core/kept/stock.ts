@@ -1,0 +1,31 @@
+import type { FileKind, FileRef } from './ref';
+
+/** A file that ships with the program. It is never changed: another would have another hash, and pieces name these. */
+export interface StockFile extends FileRef {
+  kind: FileKind;
+  /** in the folder stock */
+  path: string;
+}
+
+const font = (name: string, path: string, hash: string): StockFile => ({
+  kind: 'font',
+  name,
+  path: `fonts/${path}`,
+  hash,
+});
+
+/** Everything that ships, in the order it is offered. */
+export const STOCK: readonly StockFile[] = [
+  font('Anton', 'anton.woff2', 'd0fa07ff63dd60cbc0e2f58e29c802dca2a5ae0276c999f59c6111ab7bbaec3b'),
+  font('Spectral', 'spectral.woff2', '33faca8b5795a0de1af77cbc43a050a3655c4b1e03e04847fdef4d19d2e361d2'),
+  font('Unbounded', 'unbounded.woff2', '477fa23002517a32f232316d859e7b672a044f20073babec8ed3dbcfdb8e041a'),
+  font('Space Mono', 'space-mono.woff2', '2d46bd159b53f55c41167a4f1540a074649464194fd1e416f5b4694a6c0f282c'),
+  font('Saira Stencil', 'saira-stencil.woff2', 'cd6d5dfdb860075088697dc0c14d1cbe473afe5cf1435c01f21c884a60efd893'),
+];
+
+/** A file that ships, by its name. @throws RangeError when there is none */
+export function stockFile(name: string): FileRef {
+  const found = STOCK.find((file) => file.name === name);
+  if (!found) throw new RangeError(`no file called ${name} ships`);
+  return { hash: found.hash, name };
+}

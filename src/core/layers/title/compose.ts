@@ -1,0 +1,199 @@
+import { memo } from '../../memo';
+import { relief, type Relief } from '../../solids/relief';
+import { broken } from '../../solids/pieces';
+import type { Mesh } from '../../solids/mesh';
+import { FONTS, STAND_IN, type Font } from '../../type/font';
+import { MARKS, NO_MARK } from '../../type/mark';
+import { setText, shapedLine, type SetElement, type SetGlyph } from '../../type/layout';
+import { shapesArea, shapesBounds, shapesMoved, type Shape } from '../../type/shape';
+import { piecesOf } from '../../treatments/kinds';
+import type { TitleLayer } from './form';
+import { numberText } from './number';
+
+/** What stands at a place of a title: lengths in ems. */
+export interface Composed extends SetElement {
+  /** its shapes about its own origin, and what tells them from others */
+  shapes: readonly Shape[];
+  shape: string;
+  /** where its edge is along the way out of it, of a base line */
+  base: number;
+  /** place in the text, for numbers: it is there while that letter is the one */
+  slot: number;
+}
+
+/** A title composed: elements in the order of their shapes, so that those of one shape follow one another. */
+export interface Composition {
+  elements: readonly Composed[];
+  /** for each element its place in reading order, 0..1, and its number there */
+  order: readonly number[];
+  key: readonly number[];
+  /** half the size of the whole */
+  half: [number, number];
+  lines: number;
+}
+
+export const fontOf = (layer: TitleLayer): Font => FONTS.at(layer.font) ?? STAND_IN;
+
+/** What a font is told from others by, and whether it is there. */
+const fontKey = ({ font }: TitleLayer): string => (font && FONTS.has(font.hash) ? font.hash : 'none');
+const markKey = ({ mark }: TitleLayer): string => (mark && MARKS.has(mark.hash) ? mark.hash : 'none');
+
+/** All that a composition depends on. */
+export const compositionKey = (layer: TitleLayer): string => {
+  const { shows, text, elements, apart, tracking, leading, align, bend, rise } = layer;
+  const { format, digits, decimals, before, after } = layer;
+  if (shows === 'mark') return JSON.stringify([shows, markKey(layer), apart]);
+  const setting = [fontKey(layer), tracking, bend, rise];
+  return shows === 'words'
+    ? JSON.stringify([shows, ...setting, text, elements, leading, align])
+    : JSON.stringify([shows, ...setting, format, digits, decimals, before, after]);
+};
+
+const composed = memo<Composition>(60);
+
+/** What a title is made of: the same for the same key. */
+export const compositionOf = (layer: TitleLayer): Composition =>
+  composed(compositionKey(layer), () => {
+    const found = layer.shows === 'mark' ? marked(layer) : layer.shows === 'number' ? counted(layer) : set(layer);
+    return arranged(found.filter(({ shapes }) => shapesArea(shapes) > 0));
+  });
+
+/** Elements of one shape after another, with their places in reading order. */
+function arranged(elements: readonly Composed[]): Composition {
+  const slots = [...new Set(elements.map(({ slot }) => slot))].sort((a, b) => a - b);
+  const rank = new Map(slots.map((slot, i) => [slot, i]));
+  const first = new Map<string, number>();
+  elements.forEach(({ shape }, i) => first.has(shape) || first.set(shape, i));
+  const sorted = [...elements].sort((a, b) => (first.get(a.shape) ?? 0) - (first.get(b.shape) ?? 0));
+  const key = sorted.map(({ slot }) => rank.get(slot) ?? 0);
+  const half: [number, number] = [0, 0];
+  for (const { x, y, shapes, turn } of sorted) {
+    const bounds = shapesBounds(shapes);
+    if (!bounds) continue;
+    for (const [px, py] of [
+      [bounds.left, bounds.top],
+      [bounds.right, bounds.top],
+      [bounds.left, bounds.bottom],
+      [bounds.right, bounds.bottom],
+    ]) {
+      half[0] = Math.max(half[0], Math.abs(x + px * Math.cos(turn) - py * Math.sin(turn)));
+      half[1] = Math.max(half[1], Math.abs(y + px * Math.sin(turn) + py * Math.cos(turn)));
+    }
+  }
+  return {
+    elements: sorted,
+    order: key.map((k) => (slots.length > 1 ? k / (slots.length - 1) : 0)),
+    key,
+    half,
+    lines: Math.max(1, ...sorted.map(({ line }) => line + 1)),
+  };
+}
+
+const shapesOf = (font: Font, glyphs: readonly SetGlyph[]): Shape[] =>
+  glyphs.flatMap(({ id, x, y }) => shapesMoved(font.outline(id), x, y));
+
+const shapeKey = (prefix: string, glyphs: readonly SetGlyph[]): string =>
+  `${prefix} ${glyphs.map(({ id, x, y }) => `${id},${x.toFixed(5)},${y.toFixed(5)}`).join(' ')}`;
+
+/** Words, letter by letter, word by word or line by line. */
+function set(layer: TitleLayer): Composed[] {
+  const font = fontOf(layer);
+  const elements = setText(font, layer.text, layer);
+  const lines = layer.text.split('\n').length;
+  const middle = (font.capHeight - (lines - 1) * layer.leading) / 2;
+  return elements.map((element, slot) => ({
+    ...element,
+    shapes: shapesOf(font, element.glyphs),
+    shape: shapeKey(fontKey(layer), element.glyphs),
+    base: -element.line * layer.leading - middle,
+    slot,
+  }));
+}
+
+/** Every letter that a number may show at each of its places, digits as wide as the widest. */
+function counted(layer: TitleLayer): Composed[] {
+  const font = fontOf(layer);
+  const written = numberText(layer, 0, 25);
+  const [head, tail] = [layer.before.length, written.length - layer.after.length];
+  const glyphOf = (letter: string) => shapedLine(font, letter, 0).glyphs.at(0);
+  const digits = [...'0123456789'];
+  const widest = Math.max(...digits.map((digit) => glyphOf(digit)?.advance ?? 0));
+  const places = [...written].map((letter, slot) => {
+    const counts = slot >= head && slot < tail && /\d/.test(letter);
+    return { slot, letters: counts ? digits : [letter], width: counts ? widest : (glyphOf(letter)?.advance ?? 0) };
+  });
+  const width = places.reduce((sum, place) => sum + place.width, 0) + layer.tracking * (places.length - 1);
+  const line = places.map(({ width: own }, i) => ({
+    x: places.slice(0, i).reduce((sum, place) => sum + place.width + layer.tracking, 0) + own / 2 - width / 2,
+  }));
+  return places.flatMap(({ slot, letters }) =>
+    letters.flatMap((letter): Composed[] => {
+      const glyph = glyphOf(letter);
+      if (!glyph || letter.trim() === '') return [];
+      const own = { id: glyph.id, x: -glyph.advance / 2, y: -font.capHeight / 2 };
+      const at = placed(line[slot].x, width, layer);
+      return [
+        {
+          glyphs: [own],
+          text: letter,
+          ...at,
+          line: 0,
+          shapes: shapesOf(font, [own]),
+          shape: shapeKey(fontKey(layer), [own]),
+          base: -font.capHeight / 2,
+          slot,
+        },
+      ];
+    }),
+  );
+}
+
+/** A place of one straight line on the line as it is bent and turned. */
+function placed(x: number, width: number, { bend, rise }: TitleLayer): { x: number; y: number; turn: number } {
+  const slope = (rise * Math.PI) / 180;
+  const radius = bend === 0 ? Infinity : width / ((bend * Math.PI) / 180);
+  const angle = x / radius;
+  const [px, py] = bend === 0 ? [x, 0] : [Math.sin(angle) * radius, (Math.cos(angle) - 1) * radius];
+  return {
+    x: px * Math.cos(slope) - py * Math.sin(slope),
+    y: px * Math.sin(slope) + py * Math.cos(slope),
+    turn: slope - angle,
+  };
+}
+
+/** The shapes of a mark. */
+function marked(layer: TitleLayer): Composed[] {
+  const mark = MARKS.at(layer.mark) ?? NO_MARK;
+  const groups = layer.apart ? mark.paths : [mark.paths.flat()];
+  return groups.flatMap((shapes, slot): Composed[] => {
+    const bounds = shapesBounds(shapes);
+    if (!bounds) return [];
+    const [x, y] = [(bounds.left + bounds.right) / 2, (bounds.bottom + bounds.top) / 2];
+    return [
+      {
+        glyphs: [],
+        text: '',
+        x,
+        y,
+        turn: 0,
+        line: 0,
+        shapes: shapesMoved(shapes, -x, -y),
+        shape: `${markKey(layer)} ${layer.apart ? slot : 'all'}`,
+        base: -0.5,
+        slot,
+      },
+    ];
+  });
+}
+
+const meshes = memo<Mesh>(400);
+
+/** The mesh of an element, one em high. */
+export function meshOf(layer: TitleLayer, { shape, shapes }: Pick<Composed, 'shape' | 'shapes'>): Mesh {
+  const { count, seed } = piecesOf(layer.treatments);
+  const how: Relief = { depth: layer.depth, bevel: layer.bevel, steps: layer.round };
+  return meshes(JSON.stringify([shape, how, count, seed]), () => {
+    const whole = relief(shapes, how);
+    return count > 1 ? broken(whole, count, seed) : whole;
+  });
+}

@@ -1,0 +1,255 @@
+import { stockFile } from '../../kept';
+import { placement } from '../../elements/place/form';
+import {
+  animated,
+  choice,
+  file,
+  flag,
+  form,
+  heading,
+  integer,
+  number,
+  tag,
+  text,
+  without,
+  type Condition,
+  type ValueOf,
+} from '../../forms';
+import { matterField } from '../../matter/kinds';
+import type { OnFrames } from '../../time/exposure';
+import { layerBase, layerSeed } from '../base';
+import { gradientField, placeByField, spreadField } from '../tint';
+
+const words = heading('Words');
+const body = heading('Depth');
+const edges = heading('Edge');
+const shows = (...is: string[]): Condition => ({ field: 'shows', is });
+const letters = shows('words', 'number');
+const written = (...is: string[]): Condition[] => [shows('number'), { field: 'format', is }];
+const share = { unit: '× size', group: words };
+
+const PLACES = {
+  order: 'By order',
+  chance: 'By chance',
+  across: 'From left to right',
+  height: 'By height',
+  line: 'By line',
+};
+
+export const TitleForm = form({
+  ...layerBase,
+  kind: tag('title'),
+  shows: choice(
+    'words',
+    { words: 'Words', number: 'A number that counts', mark: 'A mark' },
+    { label: 'Shows', group: words, hint: 'Words, a value as a number, or the shapes of an SVG drawing.' },
+  ),
+  text: text('MARROW QUAY', {
+    label: 'Text',
+    group: words,
+    most: 2000,
+    lines: true,
+    when: shows('words'),
+    hint: 'What it says; Enter begins another line.',
+  }),
+  mark: file('mark', null, {
+    label: 'Mark',
+    group: words,
+    when: shows('mark'),
+    hint: 'An SVG drawing with filled shapes: each is an element.',
+  }),
+  value: animated(
+    {
+      law: 'keyed',
+      keys: [
+        { id: 'k0', at: 0, value: 10, ease: 'linear' },
+        { id: 'k1', at: 0.96, value: 0, ease: 'hold' },
+      ],
+    },
+    {
+      label: 'Value',
+      group: words,
+      min: 0,
+      max: 1_000_000,
+      comfort: 100,
+      decimals: 2,
+      when: shows('number'),
+      hint: 'What is counted: a number, seconds, or beats from 0. It changes on whole frames.',
+    },
+  ),
+  format: choice(
+    'plain',
+    { plain: 'Number', clock: 'Minutes and seconds', frames: 'Minutes, seconds, frames', beats: 'Bars and beats' },
+    { label: 'Written as', group: words, when: shows('number'), hint: 'How the value is written.' },
+  ),
+  digits: integer(2, {
+    label: 'Digits',
+    group: words,
+    min: 1,
+    max: 9,
+    when: shows('number'),
+    hint: 'Digits of the first part; there are always as many.',
+  }),
+  decimals: integer(0, {
+    label: 'Decimals',
+    group: words,
+    min: 0,
+    max: 6,
+    when: written('plain'),
+    hint: 'Digits behind the point.',
+  }),
+  before: text('', {
+    label: 'In front',
+    group: words,
+    most: 80,
+    when: shows('number'),
+    hint: 'Words in front of the number.',
+  }),
+  after: text('', {
+    label: 'Behind',
+    group: words,
+    most: 80,
+    when: shows('number'),
+    hint: 'Words behind it, such as %.',
+  }),
+  font: file('font', stockFile('Anton'), {
+    label: 'Font',
+    group: words,
+    when: letters,
+    hint: 'Its letters; your own are kept with the piece.',
+  }),
+  elements: choice(
+    'letters',
+    { letters: 'Letters', words: 'Words', lines: 'Lines' },
+    { label: 'Moves by', group: words, when: shows('words'), hint: 'What treatments move as one, in reading order.' },
+  ),
+  apart: flag(true, {
+    label: 'Shapes apart',
+    group: words,
+    when: shows('mark'),
+    hint: 'Every path of the drawing is an element of its own.',
+  }),
+  size: number(0.6, {
+    label: 'Size',
+    unit: 'm',
+    min: 0.001,
+    max: 1000,
+    comfort: 3,
+    group: words,
+    drags: 'scale',
+    hint: 'Metres of the em, about one line; height of a mark.',
+  }),
+  tracking: number(0.02, {
+    label: 'Spacing',
+    min: -0.5,
+    max: 5,
+    comfort: 0.5,
+    decimals: 3,
+    ...share,
+    when: letters,
+    hint: 'Added between letters, as a share of the size; with 0 letters may join.',
+  }),
+  leading: number(1.15, {
+    label: 'Leading',
+    min: 0.2,
+    max: 10,
+    comfort: 2,
+    decimals: 2,
+    ...share,
+    when: shows('words'),
+    hint: 'From one base line to the next.',
+  }),
+  align: choice(
+    'centre',
+    { left: 'Left', centre: 'Centre', right: 'Right' },
+    { label: 'Aligned', group: words, when: shows('words'), hint: 'Where lines of other lengths begin.' },
+  ),
+  bend: number(0, {
+    label: 'Bent',
+    unit: '°',
+    min: -360,
+    max: 360,
+    comfort: 180,
+    decimals: 1,
+    group: words,
+    when: letters,
+    hint: 'Degrees of a circle that the widest line runs along; negative, its middle is lowest.',
+  }),
+  rise: number(0, {
+    label: 'Base line turned',
+    unit: '°',
+    min: -180,
+    max: 180,
+    comfort: 45,
+    decimals: 1,
+    group: words,
+    when: letters,
+    hint: 'Degrees that base lines rise.',
+  }),
+  depth: number(0.12, {
+    label: 'Depth',
+    unit: '× size',
+    min: 0,
+    max: 10,
+    comfort: 0.6,
+    decimals: 3,
+    group: body,
+    hint: 'From front to back, as a share of the size; 0 is flat.',
+  }),
+  bevel: number(0.012, {
+    label: 'Bevel',
+    unit: '× size',
+    min: 0,
+    max: 0.5,
+    comfort: 0.06,
+    decimals: 3,
+    group: body,
+    hint: 'How far edges are taken off, inwards; narrower where strokes are thin.',
+  }),
+  round: integer(2, {
+    label: 'Bevel steps',
+    min: 1,
+    max: 8,
+    group: body,
+    hint: '1: a straight bevel. More: a round one.',
+  }),
+  edge: choice(
+    'none',
+    {
+      none: 'Nowhere',
+      base: 'Below its base line',
+      below: 'Below a height',
+      above: 'Above a height',
+      left: 'Left of a place',
+      right: 'Right of a place',
+    },
+    {
+      label: 'Cut off',
+      group: edges,
+      hint: 'Letters are seen on one side of an edge only, which stays where it is: what moves out from behind it is cut there.',
+    },
+  ),
+  edgeAt: number(0, {
+    label: 'Edge at',
+    unit: '× size',
+    min: -100,
+    max: 100,
+    comfort: 3,
+    decimals: 2,
+    group: edges,
+    when: { field: 'edge', is: ['base', 'below', 'above', 'left', 'right'] },
+    hint: 'From the base line, or from the middle of the title.',
+  }),
+  gradient: gradientField(['#e8e2d4', '#f6f2e8']),
+  placeBy: placeByField('order', PLACES, 'a letter'),
+  spread: spreadField(),
+  matter: matterField(),
+  ...without(placement, 'once'),
+  once: flag(true, {
+    label: 'Stands once',
+    group: placement.once.control?.group ?? words,
+    hint: 'Once in the world instead of once in every tile; closes when the camera stays.',
+  }),
+  ...layerSeed,
+});
+export type TitleLayer = ValueOf<typeof TitleForm> & OnFrames;

@@ -1,0 +1,166 @@
+import { placementTurn, placedExtent } from '../../elements/place/place';
+import { memo } from '../../memo';
+import { rotate, type Vec3 } from '../../space/vector';
+import { evaluateAnimated } from '../../time/animated';
+import { wholeFrame } from '../../time/exposure';
+import { FONTS } from '../../type/font';
+import { MARKS } from '../../type/mark';
+import type { LayerDefinition } from '../definition';
+import type { Drawing } from '../drawing';
+import { piecesOf } from '../../treatments/kinds';
+import { compositionKey, compositionOf, fontOf, meshOf } from './compose';
+import { TitleForm, type TitleLayer } from './form';
+import { numberText } from './number';
+import { presets } from './presets';
+import { titleKernel, titlePlace, type TitleValues } from './title.gen';
+
+/** Numbers an element has in the table of letters. */
+const WIDE = 8;
+/** Below all that is cut off. */
+const UNCUT = -1e9;
+
+/** The way out from its edge, in the title's own plane. */
+const wayOut = ({ edge, rise }: TitleLayer): [number, number] => {
+  if (edge === 'left') return [1, 0];
+  if (edge === 'right') return [-1, 0];
+  const slope = edge === 'base' ? (rise * Math.PI) / 180 : 0;
+  const up = edge === 'above' ? -1 : 1;
+  return [-Math.sin(slope) * up, Math.cos(slope) * up];
+};
+
+/** The same in the world. */
+const outOfEdge = (layer: TitleLayer): Vec3 => rotate(placementTurn(layer), [...wayOut(layer), 0]);
+
+/** How far along the way out of it an edge is, in metres of the world, for something with its base line at `base` ems. */
+function edgeOf(layer: TitleLayer, out: Vec3, base: number): number {
+  if (layer.edge === 'none') return UNCUT;
+  const [x, y] = wayOut(layer);
+  const from = layer.edge === 'base' ? base : 0;
+  const at = [layer.aside, layer.above, -layer.ahead].reduce((sum, v, k) => sum + v * out[k], 0);
+  // along the way out in the title's own plane: a height counts upwards, a place to the right
+  const own = layer.edge === 'base' ? from + layer.edgeAt : layer.edgeAt * (x + y);
+  return at + own * layer.size * layer.scale;
+}
+
+const tables = memo<Float64Array>(40);
+
+/** Two entries an element: see title.glsl. @param shown text of a number; null where all are there */
+function lettersOf(layer: TitleLayer, shown: string | null): Float64Array {
+  const { edge, edgeAt, size, scale, aside, above, ahead, heading, pitch, bank, rise } = layer;
+  const edges = edge === 'none' ? null : [edge, edgeAt, size, scale, aside, above, ahead, heading, pitch, bank, rise];
+  return tables(JSON.stringify([compositionKey(layer), edges, shown]), () => {
+    const { elements, order, key, lines } = compositionOf(layer);
+    const table = new Float64Array(Math.max(1, elements.length) * WIDE);
+    const out = outOfEdge(layer);
+    elements.forEach(({ x, y, turn, line, base, slot, text }, i) => {
+      const there = shown === null || shown[slot] === text ? 1 : 0;
+      table.set(
+        [
+          x,
+          y,
+          turn / (2 * Math.PI),
+          order[i],
+          lines > 1 ? line / (lines - 1) : 0,
+          edgeOf(layer, out, base),
+          there,
+          key[i],
+        ],
+        i * WIDE,
+      );
+    });
+    return table;
+  });
+}
+
+const plural = (layer: TitleLayer): string =>
+  layer.shows === 'mark' ? 'shapes' : layer.shows === 'number' ? 'places' : layer.elements;
+
+export const title: LayerDefinition<TitleLayer, TitleValues> = {
+  kind: 'title',
+  label: 'Title',
+  need: 'Set a title',
+  describe: 'Words, a number that counts, or a mark, flat or with depth, letter by letter',
+  form: TitleForm,
+  presets,
+  bodies: () => true,
+  countsAll: true,
+  onFrames: ({ shows }) => shows === 'number',
+  placed: (layer) => layer,
+  kernel: titleKernel,
+  elementCount: (layer) => compositionOf(layer).elements.length,
+  restKey: compositionKey,
+  counted: (layer) => ({ count: new Set(compositionOf(layer).key).size, noun: plural(layer) }),
+  tiled: () => false,
+  turnStep: () => 1,
+  values(layer, world, phase) {
+    const at = wholeFrame(layer, phase, world.frames);
+    const shown =
+      layer.shows === 'number'
+        ? numberText(layer, evaluateAnimated(layer.value, at), world.frames / world.seconds)
+        : null;
+    return {
+      letters: lettersOf(layer, shown),
+      seed: layer.seed,
+      emSize: layer.size,
+      half_: compositionOf(layer).half,
+      placeBy: titlePlace[layer.placeBy],
+      placeSpread: layer.spread,
+    };
+  },
+  drawings(layer): Drawing[] {
+    const { elements } = compositionOf(layer);
+    const out: Drawing[] = [];
+    let first = 0;
+    elements.forEach(({ shape }, i) => {
+      if (i + 1 < elements.length && elements[i + 1].shape === shape) return;
+      out.push({
+        as: 'bodies',
+        mesh: meshOf(layer, elements[first]),
+        first,
+        count: i + 1 - first,
+        shown: null,
+        cut: layer.edge !== 'none',
+      });
+      first = i + 1;
+    });
+    return out;
+  },
+  structure: (layer) => [
+    compositionKey(layer),
+    layer.depth,
+    layer.bevel,
+    layer.round,
+    layer.edge !== 'none',
+    piecesOf(layer.treatments),
+  ],
+  look: (layer) => ({
+    softness: 0,
+    lineWidth: 0,
+    matter: layer.matter,
+    sprite: 0,
+    cut: layer.edge === 'none' ? null : outOfEdge(layer),
+  }),
+  gradient: (layer) => layer.gradient,
+  light: () => 1,
+  extent(layer) {
+    const { half, elements } = compositionOf(layer);
+    const body = Math.max(0, ...elements.map((element) => meshOf(layer, element).radius)) * layer.size;
+    const deep = (layer.depth / 2) * layer.size;
+    return placedExtent(layer, [half[0] * layer.size, half[1] * layer.size, Math.max(deep, 1e-3)], body);
+  },
+  takesFile: (layer, kind, ref) =>
+    kind === 'font' ? { ...layer, font: ref } : kind === 'mark' ? { ...layer, shows: 'mark', mark: ref } : null,
+  remarks(layer) {
+    if (layer.shows === 'mark') {
+      if (!layer.mark) return ['It has no drawing yet: choose an SVG, or drop one here.'];
+      return MARKS.at(layer.mark) ? [] : [`The drawing “${layer.mark.name}” is not here: a frame stands in for it.`];
+    }
+    if (!layer.font) return ['It has no font: choose one.'];
+    if (!FONTS.at(layer.font))
+      return [`The font “${layer.font.name}” is not here: frames stand in for its letters. Bring the file in again.`];
+    const said = layer.shows === 'words' ? layer.text : numberText(layer, 0, 25);
+    const lacking = fontOf(layer).lacks(said);
+    return lacking.length > 0 ? [`The font “${layer.font.name}” has no ${lacking.slice(0, 12).join(' ')}`] : [];
+  },
+  closingSteps: () => ({}),
+};

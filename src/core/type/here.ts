@@ -1,0 +1,9 @@
+import type { FileKind, FileRef, Held } from '../kept';
+import { FONTS } from './font';
+import { MARKS } from './mark';
+
+/** What files of each kind have become. */
+export const HERE = { font: FONTS, mark: MARKS } satisfies Record<FileKind, Held<unknown>>;
+
+/** Whether a file has been taken in. */
+export const isHere = (kind: FileKind, ref: FileRef): boolean => HERE[kind].has(ref.hash);

@@ -1,0 +1,31 @@
+import Dexie, { type Table } from 'dexie';
+import type { FileKind } from '../core/kept';
+
+/** A kept file: what is known of it without reading it. */
+export interface KeptFile {
+  /** SHA-256 of its bytes */
+  hash: string;
+  name: string;
+  kind: FileKind;
+  bytes: number;
+  /** when it was brought in */
+  at: number;
+}
+
+interface Content {
+  hash: string;
+  blob: Blob;
+}
+
+/** Kept files, once each, by what they hold: a database of their own, which every worker may read. */
+class FilesDatabase extends Dexie {
+  declare files: Table<KeptFile, string>;
+  declare contents: Table<Content, string>;
+
+  constructor() {
+    super('isomorph files');
+    this.version(1).stores({ files: 'hash, at', contents: 'hash' });
+  }
+}
+
+export const filesDatabase = new FilesDatabase();

@@ -1,0 +1,53 @@
+import { STOCK, type FileRef } from '../core/kept';
+import { filesDatabase, type KeptFile } from './database';
+import { kindOf } from './tried';
+
+const shipped = import.meta.glob<string>(['/stock/fonts/*.woff2'], { eager: true, query: '?url', import: 'default' });
+
+const stockUrl = (hash: string): string | null => {
+  const found = STOCK.find((file) => file.hash === hash);
+  return found ? (shipped[`/stock/${found.path}`] ?? null) : null;
+};
+
+/** SHA-256 of bytes as hexadecimal digits. */
+export async function hashOf(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
+  const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes));
+  return [...digest].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+}
+
+/** Every file that is kept, the newest first. */
+export const keptFiles = (): Promise<KeptFile[]> => filesDatabase.files.orderBy('at').reverse().toArray();
+
+/**
+ * Keeps a file, once however often it is brought in.
+ * @throws Trouble in words when it is nothing that can be kept; the database's error when it cannot be written
+ */
+export async function keepFile(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<KeptFile> {
+  const hash = await hashOf(bytes);
+  const known = await filesDatabase.files.get(hash);
+  if (known) return known;
+  const stock = STOCK.find((file) => file.hash === hash);
+  if (stock) return { hash, name: stock.name, kind: stock.kind, bytes: bytes.length, at: 0 };
+  const kind = await kindOf(bytes, name);
+  const file: KeptFile = { hash, name: name.slice(0, 255), kind, bytes: bytes.length, at: Date.now() };
+  await filesDatabase.transaction('rw', filesDatabase.files, filesDatabase.contents, async () => {
+    await filesDatabase.contents.put({ hash, blob: new Blob([bytes]) });
+    await filesDatabase.files.put(file);
+  });
+  return file;
+}
+
+/** The bytes of a kept file, or of one that ships; null when it is nowhere. */
+export async function fileBytes({ hash }: Pick<FileRef, 'hash'>): Promise<Uint8Array<ArrayBuffer> | null> {
+  const url = stockUrl(hash);
+  if (url !== null) return new Uint8Array(await (await fetch(url)).arrayBuffer());
+  const kept = await filesDatabase.contents.get(hash);
+  return kept ? new Uint8Array(await kept.blob.arrayBuffer()) : null;
+}
+
+/** Lets go of files. */
+export const removeFiles = (hashes: readonly string[]): Promise<void> =>
+  filesDatabase.transaction('rw', filesDatabase.files, filesDatabase.contents, async () => {
+    await filesDatabase.files.bulkDelete([...hashes]);
+    await filesDatabase.contents.bulkDelete([...hashes]);
+  });

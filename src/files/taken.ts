@@ -1,0 +1,40 @@
+import type { FileKind } from '../core/kept';
+import type { NamedFile } from '../core/piece/files';
+import { FONTS } from '../core/type/font';
+import { isHere } from '../core/type/here';
+import { MARKS } from '../core/type/mark';
+import { fileBytes } from './shelf';
+
+/** How the files of each kind become what pieces are drawn with. What opens them is loaded when there is one. */
+const TAKE: Readonly<Record<FileKind, (hash: string, bytes: Uint8Array, name: string) => Promise<void>>> = {
+  async font(hash, bytes, name) {
+    const { openFont } = await import('../formats/font/font');
+    FONTS.take(hash, openFont(bytes, name));
+  },
+  async mark(hash, bytes, name) {
+    const { readMark } = await import('../formats/svg/svg');
+    MARKS.take(hash, readMark(bytes, name));
+  },
+};
+
+/**
+ * Takes in files that a piece names, so that it can be evaluated and drawn in this thread. What is missing, or cannot be read
+ * any more, stays out: stand-ins are drawn, and asking again tries again.
+ * @returns whether any that was not here is now
+ */
+export async function takeIn(files: readonly Pick<NamedFile, 'ref' | 'kind'>[]): Promise<boolean> {
+  const taken = await Promise.all(
+    files.map(async ({ ref, kind }) => {
+      if (isHere(kind, ref)) return false;
+      try {
+        const bytes = await fileBytes(ref);
+        if (bytes) await TAKE[kind](ref.hash, bytes, ref.name);
+        return bytes !== null;
+      } catch {
+        // it is as good as missing
+        return false;
+      }
+    }),
+  );
+  return taken.includes(true);
+}

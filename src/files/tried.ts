@@ -1,0 +1,45 @@
+import { Trouble } from '../core/trouble';
+import type { FileKind } from '../core/kept';
+import type { Unpacked } from '../formats/packed/packed';
+import type { Answered, Asked } from './worker';
+import workerUrl from './worker.ts?worker&url';
+
+/** How long the worker may take to start, to try a file, and to open an archive, in milliseconds. */
+const LIMITS = { start: 9000, examine: 2000, unpack: 20_000 } as const;
+
+/** Has something done with bytes from outside in a worker of its own, which is ended when it takes too long. */
+function ask(asked: Asked): Promise<Answered> {
+  const worker = new Worker(workerUrl, { type: 'module', name: 'isomorph files' });
+  return new Promise<Answered>((resolve, reject) => {
+    const late = (what: string) => (): void => reject(new Trouble('too-slow', what));
+    let timer = setTimeout(late('the worker that looks at files did not start'), LIMITS.start);
+    worker.onerror = (event) =>
+      reject(new Trouble('stopped', `“${asked.name}” could not be looked at`, { received: event.message }));
+    worker.onmessage = ({ data }: MessageEvent<Answered>) => {
+      clearTimeout(timer);
+      if (!('started' in data)) {
+        resolve(data);
+        return;
+      }
+      timer = setTimeout(late(`“${asked.name}” takes too long to read: it is not used`), LIMITS[asked.do]);
+      worker.postMessage(asked);
+    };
+  }).finally(() => worker.terminate());
+}
+
+const troubleOf = (answered: Answered): Trouble =>
+  'trouble' in answered ? Trouble.from(answered.trouble) : new Trouble('impossible', 'another answer was expected');
+
+/** What a file is. @throws Trouble in words when it cannot be kept */
+export async function kindOf(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<FileKind> {
+  const answered = await ask({ do: 'examine', bytes, name });
+  if ('kind' in answered) return answered.kind;
+  throw troubleOf(answered);
+}
+
+/** A packed piece taken apart. @throws Trouble in words when it cannot be read */
+export async function takenApart(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Unpacked> {
+  const answered = await ask({ do: 'unpack', bytes, name });
+  if ('unpacked' in answered) return answered.unpacked;
+  throw troubleOf(answered);
+}

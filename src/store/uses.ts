@@ -1,0 +1,29 @@
+import { database } from './database';
+
+/** Where a kept file is named. */
+export interface Use {
+  pieceId: string;
+  name: string;
+  /** only among its removed pieces, or in steps that undo goes back to */
+  only: 'removed' | 'undo' | null;
+}
+
+/**
+ * For some hashes the stored pieces that name them: as they are, as they were and undo may make them again, and removed ones
+ * that can still be brought back.
+ */
+export async function usesOf(hashes: readonly string[]): Promise<Map<string, Use[]>> {
+  const [pieces, steps] = await Promise.all([database.pieces.toArray(), database.steps.toArray()]);
+  const stepsOf = new Map(steps.map(({ pieceId, past, future }) => [pieceId, JSON.stringify([past, future])]));
+  const found = new Map(hashes.map((hash): [string, Use[]] => [hash, []]));
+  for (const { id, name, piece, removedAt } of pieces) {
+    const text = JSON.stringify(piece);
+    const before = stepsOf.get(id) ?? '';
+    for (const [hash, uses] of found) {
+      const now = text.includes(hash);
+      if (now || before.includes(hash))
+        uses.push({ pieceId: id, name, only: removedAt !== undefined ? 'removed' : now ? null : 'undo' });
+    }
+  }
+  return found;
+}
