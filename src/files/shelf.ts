@@ -2,7 +2,11 @@ import { STOCK, type FileRef } from '../core/kept';
 import { filesDatabase, type KeptFile } from './database';
 import { kindOf } from './tried';
 
-const shipped = import.meta.glob<string>(['/stock/fonts/*.woff2'], { eager: true, query: '?url', import: 'default' });
+const shipped = import.meta.glob<string>(['/stock/fonts/*.woff2', '/stock/marks/*.svg'], {
+  eager: true,
+  query: '?url&no-inline',
+  import: 'default',
+});
 
 const stockUrl = (hash: string): string | null => {
   const found = STOCK.find((file) => file.hash === hash);

@@ -38,6 +38,12 @@ export function ShapesPicture({
 
 /** A line in a font. */
 export const lineShapes = (font: Font, text: string): Shape[] =>
-  setText(font, text, { elements: 'lines', align: 'left', tracking: 0, leading: 1, bend: 0, rise: 0 }).flatMap(
-    ({ glyphs }) => glyphs.flatMap(({ id, x, y }) => shapesMoved(font.outline(id), x, y)),
-  );
+  setText(font, text, {
+    elements: 'lines',
+    align: 'left',
+    tracking: 0,
+    leading: 1,
+    bend: 0,
+    around: 'plane',
+    rise: 0,
+  }).flatMap(({ glyphs }) => glyphs.flatMap(({ id, x, y }) => shapesMoved(font.outline(id), x, y)));

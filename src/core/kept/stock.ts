@@ -7,12 +7,11 @@ export interface StockFile extends FileRef {
   path: string;
 }
 
-const font = (name: string, path: string, hash: string): StockFile => ({
-  kind: 'font',
-  name,
-  path: `fonts/${path}`,
-  hash,
-});
+const shipped =
+  (kind: FileKind, folder: string) =>
+  (name: string, path: string, hash: string): StockFile => ({ kind, name, path: `${folder}/${path}`, hash });
+const font = shipped('font', 'fonts');
+const mark = shipped('mark', 'marks');
 
 /** Everything that ships, in the order it is offered. */
 export const STOCK: readonly StockFile[] = [
@@ -21,6 +20,8 @@ export const STOCK: readonly StockFile[] = [
   font('Unbounded', 'unbounded.woff2', '477fa23002517a32f232316d859e7b672a044f20073babec8ed3dbcfdb8e041a'),
   font('Space Mono', 'space-mono.woff2', '2d46bd159b53f55c41167a4f1540a074649464194fd1e416f5b4694a6c0f282c'),
   font('Saira Stencil', 'saira-stencil.woff2', 'cd6d5dfdb860075088697dc0c14d1cbe473afe5cf1435c01f21c884a60efd893'),
+  mark('Lamp of the week', 'lamp.svg', 'f73adf5dca32d1ca14528143b24eb9f51a580f3875762dcac0836638d341a9d3'),
+  mark('Tide gauge', 'tide.svg', 'bb1ac5e556a560ad8e03421172f94f8e9b2d666a98209968a05955d137f47586'),
 ];
 
 /** A file that ships, by its name. @throws RangeError when there is none */

@@ -6,7 +6,15 @@ import { setText, shapedLine, type Setting } from './layout';
 
 const anton = openFont(stockBytes('fonts/anton.woff2'), 'Anton');
 const spectral = openFont(stockBytes('fonts/spectral.woff2'), 'Spectral');
-const PLAIN: Setting = { elements: 'letters', align: 'centre', tracking: 0, leading: 1.2, bend: 0, rise: 0 };
+const PLAIN: Setting = {
+  elements: 'letters',
+  align: 'centre',
+  tracking: 0,
+  leading: 1.2,
+  bend: 0,
+  around: 'plane',
+  rise: 0,
+};
 
 describe('setting text', () => {
   it('takes letters in reading order, line by line, without spaces', () => {
@@ -78,6 +86,16 @@ describe('setting text', () => {
     }
     const low = setText(anton, 'MARROW QUAY', { ...PLAIN, bend: -90 });
     expect(low[0].y).toBeGreaterThan(low[5].y);
+  });
+
+  it('bends a line around a drum that letters face out from', () => {
+    const set = setText(anton, 'MARROW QUAY', { ...PLAIN, bend: 180, around: 'drum' });
+    const radius = shapedLine(anton, 'MARROW QUAY', 0).width / Math.PI;
+    for (const { x, z, turn } of set) {
+      expect(Math.hypot(x, z)).toBeCloseTo(radius, 9);
+      // its front, turned about the upright axis, is the way out
+      expect([Math.sin(turn) * radius, Math.cos(turn) * radius]).toEqual([expect.closeTo(x, 9), expect.closeTo(z, 9)]);
+    }
   });
 
   it('turns base lines about the middle', () => {

@@ -10,7 +10,9 @@ export interface Setting {
   leading: number;
   /** degrees of a circle that a line is bent along, its middle on top; below 0 its middle is at the bottom */
   bend: number;
-  /** degrees that base lines rise */
+  /** whether that circle is in the plane of the text, or lies flat, with letters that face outwards */
+  around: 'plane' | 'drum';
+  /** degrees that base lines rise; not around a drum */
   rise: number;
 }
 
@@ -28,7 +30,9 @@ export interface SetElement {
   text: string;
   x: number;
   y: number;
-  /** radians that it is turned counter-clockwise */
+  /** towards the reader */
+  z: number;
+  /** radians that it is turned: counter-clockwise, or around a drum to the right */
   turn: number;
   /** of the line it is on, from 0 */
   line: number;
@@ -68,7 +72,6 @@ export function setText(font: Font, text: string, setting: Setting): SetElement[
   const lines = text.split('\n').map((line) => shapedLine(font, line, setting.tracking));
   const widest = Math.max(0, ...lines.map(({ width }) => width));
   const middle = (font.capHeight - (lines.length - 1) * setting.leading) / 2;
-  const slope = (setting.rise * Math.PI) / 180;
   const lift = font.capHeight / 2;
   return lines.flatMap(({ glyphs, width }, line) => {
     const left = setting.align === 'left' ? -widest / 2 : setting.align === 'right' ? widest / 2 - width : -width / 2;
@@ -77,23 +80,36 @@ export function setText(font: Font, text: string, setting: Setting): SetElement[
       const first = group[0];
       const last = group[group.length - 1];
       const origin = (first.x + last.x + last.width) / 2;
-      const at = bent(left + origin, base + lift, widest, setting.bend);
+      const at = bent(left + origin, base + lift, widest, setting);
       return {
         glyphs: group.map(({ id, x, y }) => ({ id, x: x - origin, y: y - lift })),
         text: group.map((glyph) => glyph.text).join(''),
-        x: at.x * Math.cos(slope) - at.y * Math.sin(slope),
-        y: at.x * Math.sin(slope) + at.y * Math.cos(slope),
-        turn: at.turn + slope,
+        ...at,
         line,
       };
     });
   });
 }
 
-/** A place of straight lines on lines that are bent, so that the widest takes up so many degrees. */
-function bent(x: number, y: number, widest: number, degrees: number): { x: number; y: number; turn: number } {
-  if (degrees === 0 || widest === 0) return { x, y, turn: 0 };
-  const radius = widest / ((degrees * Math.PI) / 180);
+/** Where something of straight lines is, and how it is turned, when they are bent and turned as is said. */
+export function bent(
+  x: number,
+  y: number,
+  widest: number,
+  { bend, around, rise }: Pick<Setting, 'bend' | 'around' | 'rise'>,
+): { x: number; y: number; z: number; turn: number } {
+  const radius = bend === 0 || widest === 0 ? Infinity : widest / ((bend * Math.PI) / 180);
   const angle = x / radius;
-  return { x: Math.sin(angle) * (radius + y), y: Math.cos(angle) * (radius + y) - radius, turn: -angle };
+  if (around === 'drum' && Number.isFinite(radius))
+    return { x: Math.sin(angle) * radius, y, z: Math.cos(angle) * radius, turn: angle };
+  const slope = (rise * Math.PI) / 180;
+  const [px, py] = Number.isFinite(radius)
+    ? [Math.sin(angle) * (radius + y), Math.cos(angle) * (radius + y) - radius]
+    : [x, y];
+  return {
+    x: px * Math.cos(slope) - py * Math.sin(slope),
+    y: px * Math.sin(slope) + py * Math.cos(slope),
+    z: 0,
+    turn: slope - angle,
+  };
 }

@@ -14,3 +14,4 @@ void keepShone(vec3 light, float depth, bool partly, float soft) {
   outColour = vec4(light, 0.0);
   outManner = vec4(0.0, 0.0, float(partly), soft);
 }
+void keepShone(vec3 light, float depth, bool partly) { keepShone(light, depth, partly, 0.0); }

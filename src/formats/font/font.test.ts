@@ -1,5 +1,4 @@
-import { createHash } from 'node:crypto';
-import { existsSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import opentype from 'opentype.js';
 import { describe, expect, it } from 'vitest';
 import { stockBytes } from '../../../tests/stock';
@@ -18,13 +17,8 @@ const peerBytes = (path: string): Uint8Array =>
   new Uint8Array(readFileSync(new URL(`../../../node_modules/${path}`, import.meta.url)));
 
 describe('fonts that ship', () => {
-  it.each(fonts)('$name is the file its hash says, with its licence beside it', ({ hash, path, name }) => {
-    const bytes = stockBytes(path);
-    expect(createHash('sha256').update(bytes).digest('hex')).toBe(hash);
-    const notice = new URL(`../../../stock/${path.replace('.woff2', '.OFL.txt')}`, import.meta.url);
-    expect(existsSync(notice)).toBe(true);
-    expect(readFileSync(notice, 'utf8')).toContain('SIL OPEN FONT LICENSE Version 1.1');
-    expect(triedFont(bytes, name).lacks('Marrow Quay 0123456789 äöüßéå')).toEqual([]);
+  it.each(fonts)('$name has the letters of western Europe', ({ path, name }) => {
+    expect(triedFont(stockBytes(path), name).lacks('Marrow Quay 0123456789 äöüßéåñç')).toEqual([]);
   });
 
   it.each(fonts)('$name: every letter is shapes that are solid on the left and do not overlap', ({ path, name }) => {

@@ -4,7 +4,7 @@ import { broken } from '../../solids/pieces';
 import type { Mesh } from '../../solids/mesh';
 import { FONTS, STAND_IN, type Font } from '../../type/font';
 import { MARKS, NO_MARK } from '../../type/mark';
-import { setText, shapedLine, type SetElement, type SetGlyph } from '../../type/layout';
+import { bent, setText, shapedLine, type SetElement, type SetGlyph } from '../../type/layout';
 import { shapesArea, shapesBounds, shapesMoved, type Shape } from '../../type/shape';
 import { piecesOf } from '../../treatments/kinds';
 import type { TitleLayer } from './form';
@@ -27,12 +27,15 @@ export interface Composition {
   /** for each element its place in reading order, 0..1, and its number there */
   order: readonly number[];
   key: readonly number[];
-  /** half the size of the whole */
-  half: [number, number];
-  lines: number;
+  /** half the size of the whole, aside, up and along */
+  half: [number, number, number];
 }
 
 export const fontOf = (layer: TitleLayer): Font => FONTS.at(layer.font) ?? STAND_IN;
+
+/** Whether its letters stand around a drum. */
+export const isDrum = ({ shows, bend, around }: TitleLayer): boolean =>
+  shows !== 'mark' && bend !== 0 && around === 'drum';
 
 /** What a font is told from others by, and whether it is there. */
 const fontKey = ({ font }: TitleLayer): string => (font && FONTS.has(font.hash) ? font.hash : 'none');
@@ -40,10 +43,10 @@ const markKey = ({ mark }: TitleLayer): string => (mark && MARKS.has(mark.hash) 
 
 /** All that a composition depends on. */
 export const compositionKey = (layer: TitleLayer): string => {
-  const { shows, text, elements, apart, tracking, leading, align, bend, rise } = layer;
+  const { shows, text, elements, apart, tracking, leading, align, bend, around, rise } = layer;
   const { format, digits, decimals, before, after } = layer;
   if (shows === 'mark') return JSON.stringify([shows, markKey(layer), apart]);
-  const setting = [fontKey(layer), tracking, bend, rise];
+  const setting = [fontKey(layer), tracking, bend, around, rise];
   return shows === 'words'
     ? JSON.stringify([shows, ...setting, text, elements, leading, align])
     : JSON.stringify([shows, ...setting, format, digits, decimals, before, after]);
@@ -55,37 +58,36 @@ const composed = memo<Composition>(60);
 export const compositionOf = (layer: TitleLayer): Composition =>
   composed(compositionKey(layer), () => {
     const found = layer.shows === 'mark' ? marked(layer) : layer.shows === 'number' ? counted(layer) : set(layer);
-    return arranged(found.filter(({ shapes }) => shapesArea(shapes) > 0));
+    return arranged(
+      found.filter(({ shapes }) => shapesArea(shapes) > 0),
+      isDrum(layer),
+    );
   });
 
 /** Elements of one shape after another, with their places in reading order. */
-function arranged(elements: readonly Composed[]): Composition {
+function arranged(elements: readonly Composed[], drum: boolean): Composition {
   const slots = [...new Set(elements.map(({ slot }) => slot))].sort((a, b) => a - b);
   const rank = new Map(slots.map((slot, i) => [slot, i]));
   const first = new Map<string, number>();
   elements.forEach(({ shape }, i) => first.has(shape) || first.set(shape, i));
   const sorted = [...elements].sort((a, b) => (first.get(a.shape) ?? 0) - (first.get(b.shape) ?? 0));
   const key = sorted.map(({ slot }) => rank.get(slot) ?? 0);
-  const half: [number, number] = [0, 0];
-  for (const { x, y, shapes, turn } of sorted) {
+  const half: [number, number, number] = [0, 0, 0];
+  for (const { x, y, z, shapes, turn } of sorted) {
     const bounds = shapesBounds(shapes);
     if (!bounds) continue;
-    for (const [px, py] of [
-      [bounds.left, bounds.top],
-      [bounds.right, bounds.top],
-      [bounds.left, bounds.bottom],
-      [bounds.right, bounds.bottom],
-    ]) {
-      half[0] = Math.max(half[0], Math.abs(x + px * Math.cos(turn) - py * Math.sin(turn)));
-      half[1] = Math.max(half[1], Math.abs(y + px * Math.sin(turn) + py * Math.cos(turn)));
-    }
+    const [c, s] = [Math.cos(turn), Math.sin(turn)];
+    for (const px of [bounds.left, bounds.right])
+      for (const py of [bounds.bottom, bounds.top]) {
+        const at = drum ? [x + px * c, y + py, z - px * s] : [x + px * c - py * s, y + px * s + py * c, z];
+        at.forEach((v, k) => (half[k] = Math.max(half[k], Math.abs(v))));
+      }
   }
   return {
     elements: sorted,
     order: key.map((k) => (slots.length > 1 ? k / (slots.length - 1) : 0)),
     key,
     half,
-    lines: Math.max(1, ...sorted.map(({ line }) => line + 1)),
   };
 }
 
@@ -131,7 +133,7 @@ function counted(layer: TitleLayer): Composed[] {
       const glyph = glyphOf(letter);
       if (!glyph || letter.trim() === '') return [];
       const own = { id: glyph.id, x: -glyph.advance / 2, y: -font.capHeight / 2 };
-      const at = placed(line[slot].x, width, layer);
+      const at = bent(line[slot].x, 0, width, layer);
       return [
         {
           glyphs: [own],
@@ -148,19 +150,6 @@ function counted(layer: TitleLayer): Composed[] {
   );
 }
 
-/** A place of one straight line on the line as it is bent and turned. */
-function placed(x: number, width: number, { bend, rise }: TitleLayer): { x: number; y: number; turn: number } {
-  const slope = (rise * Math.PI) / 180;
-  const radius = bend === 0 ? Infinity : width / ((bend * Math.PI) / 180);
-  const angle = x / radius;
-  const [px, py] = bend === 0 ? [x, 0] : [Math.sin(angle) * radius, (Math.cos(angle) - 1) * radius];
-  return {
-    x: px * Math.cos(slope) - py * Math.sin(slope),
-    y: px * Math.sin(slope) + py * Math.cos(slope),
-    turn: slope - angle,
-  };
-}
-
 /** The shapes of a mark. */
 function marked(layer: TitleLayer): Composed[] {
   const mark = MARKS.at(layer.mark) ?? NO_MARK;
@@ -175,6 +164,7 @@ function marked(layer: TitleLayer): Composed[] {
         text: '',
         x,
         y,
+        z: 0,
         turn: 0,
         line: 0,
         shapes: shapesMoved(shapes, -x, -y),

@@ -33,7 +33,6 @@ const PLACES = {
   chance: 'By chance',
   across: 'From left to right',
   height: 'By height',
-  line: 'By line',
 };
 
 export const TitleForm = form({
@@ -165,7 +164,7 @@ export const TitleForm = form({
     { label: 'Aligned', group: words, when: shows('words'), hint: 'Where lines of other lengths begin.' },
   ),
   bend: number(0, {
-    label: 'Bent',
+    label: 'Bent by',
     unit: '°',
     min: -360,
     max: 360,
@@ -175,6 +174,16 @@ export const TitleForm = form({
     when: letters,
     hint: 'Degrees of a circle that the widest line runs along; negative, its middle is lowest.',
   }),
+  around: choice(
+    'plane',
+    { plane: 'In its own plane', drum: 'Around an upright drum' },
+    {
+      label: 'Bent',
+      group: words,
+      when: letters,
+      hint: 'Along a circle it stands on, or around a drum that letters face out from.',
+    },
+  ),
   rise: number(0, {
     label: 'Base line turned',
     unit: '°',

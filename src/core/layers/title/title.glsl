@@ -1,22 +1,22 @@
 // One letter, word, line or path of a title. Result about the title's own middle; placement follows.
-// @choice titlePlace order chance across height line
+// @choice titlePlace order chance across height
 // @kernel title titleElement id
 // @include ../../random/hash.glsl
 // @include ../../space/rotation.glsl
 
 vec4 letterAt(sampler2D letters, int at) { return texelFetch(letters, ivec2(at & 1023, at >> 10), 0); }
 
-// letters: two entries an element: its place in ems, turns counter-clockwise, order 0..1; share of the lines above it, where its
-// edge is in metres of the world along the way out of it, 1 where it is shown and 0 where not, key. emSize: metres; half_: half the
-// size of the whole in ems; placeBy: 0 by order, 1 by chance, 2 from left to right, 3 from the bottom up, 4 by line.
-void titleElement(uint id, sampler2D letters, uint seed, float emSize, vec2 half_, int placeBy, float placeSpread,
+// letters: two entries an element: its place in ems, order 0..1; then turns counter-clockwise, or around a drum to the right, where
+// its edge is in metres of the world along the way out of it, 1 where it is shown and 0 where not, key. emSize: metres; half_: half
+// the size of the whole in ems; drum: 1 around one; placeBy: 0 by order, 1 by chance, 2 from left to right, 3 from the bottom up.
+void titleElement(uint id, sampler2D letters, uint seed, float emSize, vec2 half_, int drum, int placeBy, float placeSpread,
                   out vec3 position, out vec4 rotation, out float size, out float place, out float fade, out float order,
                   out float cut, out uint key) {
   int at = int(id) * 2;
   vec4 where = letterAt(letters, at);
   vec4 which = letterAt(letters, at + 1);
-  position = vec3(where.xy * emSize, 0.0);
-  rotation = quatAbout(vec3(0.0, 0.0, 1.0), where.z);
+  position = where.xyz * emSize;
+  rotation = quatAbout(drum == 1 ? vec3(0.0, 1.0, 0.0) : vec3(0.0, 0.0, 1.0), which.x);
   size = emSize;
   order = where.w;
   cut = which.y;
@@ -26,6 +26,5 @@ void titleElement(uint id, sampler2D letters, uint seed, float emSize, vec2 half
   if (placeBy == TITLE_PLACE_CHANCE) place = unit(pcg4d(uvec4(key, seed, 61u, 0u)).x);
   if (placeBy == TITLE_PLACE_ACROSS) place = 0.5 + 0.5 * where.x / max(half_.x, 1e-6);
   if (placeBy == TITLE_PLACE_HEIGHT) place = 0.5 + 0.5 * where.y / max(half_.y, 1e-6);
-  if (placeBy == TITLE_PLACE_LINE) place = which.x;
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
 }

@@ -8,7 +8,7 @@ import { MARKS } from '../../type/mark';
 import type { LayerDefinition } from '../definition';
 import type { Drawing } from '../drawing';
 import { piecesOf } from '../../treatments/kinds';
-import { compositionKey, compositionOf, fontOf, meshOf } from './compose';
+import { compositionKey, compositionOf, fontOf, isDrum, meshOf } from './compose';
 import { TitleForm, type TitleLayer } from './form';
 import { numberText } from './number';
 import { presets } from './presets';
@@ -49,24 +49,12 @@ function lettersOf(layer: TitleLayer, shown: string | null): Float64Array {
   const { edge, edgeAt, size, scale, aside, above, ahead, heading, pitch, bank, rise } = layer;
   const edges = edge === 'none' ? null : [edge, edgeAt, size, scale, aside, above, ahead, heading, pitch, bank, rise];
   return tables(JSON.stringify([compositionKey(layer), edges, shown]), () => {
-    const { elements, order, key, lines } = compositionOf(layer);
+    const { elements, order, key } = compositionOf(layer);
     const table = new Float64Array(Math.max(1, elements.length) * WIDE);
     const out = outOfEdge(layer);
-    elements.forEach(({ x, y, turn, line, base, slot, text }, i) => {
+    elements.forEach(({ x, y, z, turn, base, slot, text }, i) => {
       const there = shown === null || shown[slot] === text ? 1 : 0;
-      table.set(
-        [
-          x,
-          y,
-          turn / (2 * Math.PI),
-          order[i],
-          lines > 1 ? line / (lines - 1) : 0,
-          edgeOf(layer, out, base),
-          there,
-          key[i],
-        ],
-        i * WIDE,
-      );
+      table.set([x, y, z, order[i], turn / (2 * Math.PI), edgeOf(layer, out, base), there, key[i]], i * WIDE);
     });
     return table;
   });
@@ -98,11 +86,13 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
       layer.shows === 'number'
         ? numberText(layer, evaluateAnimated(layer.value, at), world.frames / world.seconds)
         : null;
+    const { half } = compositionOf(layer);
     return {
       letters: lettersOf(layer, shown),
       seed: layer.seed,
       emSize: layer.size,
-      half_: compositionOf(layer).half,
+      half_: [half[0], half[1]],
+      drum: isDrum(layer) ? 1 : 0,
       placeBy: titlePlace[layer.placeBy],
       placeSpread: layer.spread,
     };
@@ -146,7 +136,11 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
     const { half, elements } = compositionOf(layer);
     const body = Math.max(0, ...elements.map((element) => meshOf(layer, element).radius)) * layer.size;
     const deep = (layer.depth / 2) * layer.size;
-    return placedExtent(layer, [half[0] * layer.size, half[1] * layer.size, Math.max(deep, 1e-3)], body);
+    return placedExtent(
+      layer,
+      [half[0] * layer.size, half[1] * layer.size, half[2] * layer.size + Math.max(deep, 1e-3)],
+      body,
+    );
   },
   takesFile: (layer, kind, ref) =>
     kind === 'font' ? { ...layer, font: ref } : kind === 'mark' ? { ...layer, shows: 'mark', mark: ref } : null,

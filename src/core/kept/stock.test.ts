@@ -1,0 +1,40 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { stockBytes } from '../../../tests/stock';
+import { sortOf } from './sniff';
+import { STOCK, stockFile } from './stock';
+
+describe('what ships', () => {
+  it.each(STOCK)('$name is the file its hash says, and of its kind', ({ hash, path, kind, name }) => {
+    const bytes = stockBytes(path);
+    expect(createHash('sha256').update(bytes).digest('hex')).toBe(hash);
+    expect(sortOf(bytes)).toBe(kind);
+    expect(stockFile(name)).toEqual({ hash, name });
+  });
+
+  it.each(STOCK.filter(({ kind }) => kind === 'font'))('$name has its licence beside it', ({ path }) => {
+    const notice = new URL(`../../../stock/${path.replace('.woff2', '.OFL.txt')}`, import.meta.url);
+    expect(existsSync(notice)).toBe(true);
+    expect(readFileSync(notice, 'utf8')).toContain('SIL OPEN FONT LICENSE Version 1.1');
+  });
+});
+
+describe('what a file is by its bytes', () => {
+  const text = (words: string): Uint8Array => new TextEncoder().encode(words);
+  it.each([
+    [text('OTTO....'), 'font'],
+    [Uint8Array.of(0, 1, 0, 0, 0, 9), 'font'],
+    [text('wOF2'), 'font'],
+    [text('PK\x03\x04rest'), 'zip'],
+    [text('\ufeff  {"format":"isomorph"}'), 'json'],
+    [text('<?xml version="1.0"?>\n<!-- made -->\n<svg xmlns="x">'), 'mark'],
+    [text('<svg>'), 'mark'],
+    [text('<html><svg></svg></html>'), null],
+    [text('GIF89a'), null],
+    [Uint8Array.of(0x89, 0x50, 0x4e, 0x47), null],
+    [new Uint8Array(), null],
+  ])('%o', (bytes, sort) => {
+    expect(sortOf(bytes)).toBe(sort);
+  });
+});
