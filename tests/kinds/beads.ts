@@ -1,6 +1,7 @@
 // A kind of layer that no one ships: a row of beads along the travel, made from one file.
 import { STRAIGHT, courseValues } from '../../src/core/elements/course';
 import { boxOf, still } from '../../src/core/elements/extent';
+import type { CameraView } from '../../src/core/elements/world';
 import { form, gradient, heading, integer, number, tag, type ValueOf } from '../../src/core/forms';
 import { fitNoise } from '../../src/core/noise/fit';
 import { momentOf } from '../../src/core/noise/moment';
@@ -84,6 +85,16 @@ export const beads: LayerDefinition<Beads, FieldValues> = {
   closingSteps: () => ({ windings: 1 }),
 };
 
+/** A camera that looks along the travel from its start. */
+const STILL: CameraView = {
+  position: [0, 0, 0],
+  rotation: [0, 0, 0, 1],
+  near: 0.1,
+  focus: 1,
+  span: (distance) => distance,
+  half: [0.5, 0.5],
+};
+
 /** A world in which nothing is known: a row of beads asks nothing of it. */
 const NOWHERE = {
   tile: 1,
@@ -91,5 +102,5 @@ const NOWHERE = {
   groundOf: () => null,
   groundKey: () => '',
   extentOf: () => still({}),
-  cameraTurn: (): [number, number, number, number] => [0, 0, 0, 1],
+  cameraView: () => STILL,
 };

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
+import { definitionOf } from '../../core/layers/kinds';
 import { bench, useBench, usePiece } from '../state/bench';
 import { player } from '../state/player';
 import { useSize } from '../parts/useSize';
@@ -54,6 +55,18 @@ function useWaiting(): string | null {
   return long
     ? 'The graphics driver has not answered yet. Everything else works meanwhile; reloading the page may help.'
     : 'Preparing the picture…';
+}
+
+/** The border that what is open keeps to within the frame. */
+function SafeArea({ width, height }: { width: number; height: number }) {
+  const { layers } = usePiece();
+  const open = useBench((state) => (state.step === 'build' ? state.open : null));
+  const layer = layers.find(({ id }) => id === open);
+  const margin = layer ? (definitionOf(layer.kind).margin?.(layer) ?? null) : null;
+  if (margin === null) return null;
+  const free = margin * Math.min(width, height);
+  const box = { left: BORDER + free, top: BORDER + free, width: width - 2 * free, height: height - 2 * free };
+  return <div className={styles.safe} style={box} aria-hidden />;
 }
 
 /** The picture with time running around it. */
@@ -136,6 +149,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
             {trouble && AGAIN.has(trouble.code) ? <Button onPress={again}>Try again</Button> : null}
           </div>
         ) : null}
+        <SafeArea width={width} height={height} />
         <ByHand size={{ width, height }} />
         {alone ? (
           <div className={styles.aloneMark}>

@@ -1,9 +1,24 @@
-import type { Quaternion } from '../space/vector';
+import type { Quaternion, Vec3 } from '../space/vector';
 import type { RouteShape } from './course';
 import type { Extent } from './extent';
 
 /** Height in metres and its derivatives at a place x, z of a ground's tile. */
 export type GroundAt = (x: number, z: number) => { height: number; slopeX: number; slopeZ: number };
+
+/** What a camera sees at a phase. */
+export interface CameraView {
+  position: Vec3;
+  /** turns camera axes (x right, y up, looking along −z) into the world */
+  rotation: Quaternion;
+  /** metres before which things fade away */
+  near: number;
+  /** metres along the line of sight to what is sharp */
+  focus: number;
+  /** metres that the shorter side of the frame spans at a distance */
+  span(distance: number): number;
+  /** half the width and half the height of the frame, in shares of its shorter side */
+  half: readonly [number, number];
+}
 
 /** What a thing may know of the piece it is in. */
 export interface World {
@@ -19,6 +34,6 @@ export interface World {
   groundKey(layerId: string): string;
   /** the extent of another layer; of a net, that of its own points */
   extentOf(layerId: string): Extent;
-  /** how the camera is turned at a phase, which is not wrapped */
-  cameraTurn(phase: number): Quaternion;
+  /** what the camera sees at a phase, which is not wrapped */
+  cameraView(phase: number): CameraView;
 }

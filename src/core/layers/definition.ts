@@ -70,6 +70,10 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   takesFile?(layer: L, kind: FileKind, file: FileRef): L | null;
   /** what is amiss with it that is no error, in sentences */
   remarks?(layer: L): string[];
+  /** it hangs on the camera, and moves with it wherever it goes */
+  rides?(layer: L): boolean;
+  /** where it keeps to within the frame: the share of the shorter side that it leaves free at the borders */
+  margin?(layer: L): number | null;
   /** where it stands, for layers that are moved as a whole */
   placed?(layer: L): Placement;
   /** its outs are columns of elements.ts; those it does not name keep their rest */
@@ -90,7 +94,8 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   structure(layer: L, world: World): unknown;
   /** for drawings of links */
   linking?(layer: L, phase: number): Linking;
-  look(layer: L): DrawingLook;
+  /** @param phase that it is seen at, which is not wrapped */
+  look(layer: L, world: World, phase: number): DrawingLook;
   gradient(layer: L): Gradient;
   /** overall brightness at a phase */
   light(layer: L, phase: number): number;

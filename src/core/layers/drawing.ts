@@ -25,7 +25,19 @@ export type Drawing =
   | { as: 'sheet'; across: number; along: number }
   | { as: 'dome' }
   | { as: 'links'; from: string | null; to: string | null }
-  | { as: 'bodies'; mesh: Mesh; first: number; count: number; shown: Frames | null; parts?: Part[]; cut?: boolean };
+  | {
+      as: 'bodies';
+      mesh: Mesh;
+      first: number;
+      count: number;
+      shown: Frames | null;
+      parts?: Part[];
+      cut?: boolean;
+      rides?: Riding | null;
+    };
+
+/** How something hangs on the camera: seen through the lens like all else, or before everything and always sharp. */
+export type Riding = 'lens' | 'over';
 
 /** Drawings of one sort. */
 export type DrawingOf<As extends Drawing['as']> = Extract<Drawing, { as: As }>;

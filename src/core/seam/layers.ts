@@ -7,7 +7,7 @@ import { treatmentOf } from '../treatments/kinds';
 import type { LayerPoints } from '../world/elements';
 import { steppedPiece } from '../world/exposed';
 import { layerPoints, worldOf } from '../world/layers';
-import { standsOnce } from '../world/route';
+import { rides, standsOnce } from '../world/route';
 import { smallest, SLOPE_TOLERANCE, TOLERANCE, type Finding, type Repair } from './finding';
 import { worstMatch } from './match';
 import { applySymmetry, type Symmetry } from './symmetry';
@@ -35,7 +35,7 @@ function bodiesToCompare(layer: Layer, context: World): number {
 export function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   const definition = definitionOf(layer.kind);
   const context = worldOf(piece);
-  if (standsOnce(piece, layer) && g.advance !== 0) return onceFinding(piece, layer);
+  if (standsOnce(piece, layer) && !rides(layer) && g.advance !== 0) return onceFinding(piece, layer);
   const share = Math.min(
     1,
     (definition.bodies?.(layer) ? bodiesToCompare(layer, context) : SAMPLE) /

@@ -1,3 +1,4 @@
+import type { CameraView } from '../elements/world';
 import { facing } from '../space/frame';
 import type { Piece } from '../piece/schema';
 import {
@@ -140,10 +141,23 @@ function focusAt(flight: Flight, prepared: Prepared, phase: number, depthOf: (po
   return 1 / ((1 - pull) / first + pull / second);
 }
 
-const turnOf = (piece: Piece, phase: number): Quaternion => cameraPose(piece, phase).quaternion;
+function viewOf(piece: Piece, phase: number): CameraView {
+  const { position, quaternion, focusDistance, focalMm, sensorMm, orthoWidth } = cameraPose(piece, phase);
+  const { width, height } = piece.frame;
+  const short = Math.min(width, height);
+  const wide = (distance: number): number => orthoWidth ?? (distance * sensorMm) / focalMm;
+  return {
+    position,
+    rotation: quaternion,
+    near: piece.look.nearFade + NEAREST,
+    focus: focusDistance,
+    span: (distance) => (wide(distance) * short) / width,
+    half: [width / short / 2, height / short / 2],
+  };
+}
 
 /** The prepared flight of a piece. */
-export const flightOf = (piece: Piece): Prepared => preparedFlight(piece, turnOf);
+export const flightOf = (piece: Piece): Prepared => preparedFlight(piece, viewOf);
 
 /** A piece with all that is worked out once for it. */
-export const sceneOfPiece = (piece: Piece): Scene => sceneOf(piece, turnOf);
+export const sceneOfPiece = (piece: Piece): Scene => sceneOf(piece, viewOf);

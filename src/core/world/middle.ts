@@ -1,7 +1,7 @@
 import { halfDiagonal, middleOf } from '../elements/extent';
 import { definitionOf } from '../layers/kinds';
 import type { Vec3 } from '../space/vector';
-import { standsOnce } from './route';
+import { rides, standsOnce } from './route';
 import { extentIn, type Scene } from './scene';
 
 /** Where something is, and the radius in metres of a ball that holds about all of it. */
@@ -16,7 +16,7 @@ export function worldMiddle(scene: Scene, layerId?: string | null): Middle {
   const layers = piece.layers.filter(
     (layer) =>
       (layerId === undefined ? !layer.hidden : layer.id === layerId) &&
-      (layerId !== undefined || !definitionOf(layer.kind).surrounds),
+      (layerId !== undefined || !(definitionOf(layer.kind).surrounds || rides(layer))),
   );
   const alone = layers.filter((layer) => standsOnce(piece, layer));
   const extents = (alone.length > 0 ? alone : layers).map((layer) => extentIn(scene, layer));

@@ -9,7 +9,11 @@ export function routeOfLayer(piece: Piece, layerId: string | null): RouteShape {
   return (routed && definitionOf(routed.kind).route?.(routed, piece.tile)) ?? STRAIGHT;
 }
 
-/** Whether a layer is there once rather than in every tile: as it is told to, or since its route closes on itself. */
+/** Whether a layer hangs on the camera. */
+export const rides = (layer: Layer): boolean => definitionOf(layer.kind).rides?.(layer) === true;
+
+/** Whether a layer is there once rather than in every tile: as it is told to, since its route closes on itself, or since it hangs on the camera. */
 export const standsOnce = (piece: Piece, layer: Layer): boolean =>
   layer.once ||
+  rides(layer) ||
   ((definitionOf(layer.kind).liesAlong?.(layer) ?? true) && closesOnItself(routeOfLayer(piece, layer.id)));

@@ -1,16 +1,15 @@
 import { still, withBodies, type Extent } from '../elements/extent';
 import { STRAIGHT } from '../elements/course';
-import type { World } from '../elements/world';
+import type { CameraView, World } from '../elements/world';
 import { definitionOf, type Layer } from '../layers/kinds';
 import type { Piece } from '../piece/schema';
-import type { Quaternion } from '../space/vector';
 import { lapSeconds } from '../time/lap';
 import { SORTS, type Sort, type TreatmentContext } from '../treatments/definition';
 import { treatmentOf, type Treatment } from '../treatments/kinds';
 import { routeOfLayer, standsOnce } from './route';
 
-/** How the camera of a piece is turned at a phase, which is not wrapped. */
-export type TurnOf = (piece: Piece, phase: number) => Quaternion;
+/** What the camera of a piece sees at a phase, which is not wrapped. */
+export type ViewOf = (piece: Piece, phase: number) => CameraView;
 
 /** A piece, and what its things may know of it; what is worked out once for a layer is kept here. */
 export interface Scene {
@@ -25,7 +24,7 @@ const NOWHERE = still({});
 const scenes = new WeakMap<Piece, Scene>();
 
 /** The scene of a piece: the same for the same piece. */
-export function sceneOf(piece: Piece, turnOf: TurnOf): Scene {
+export function sceneOf(piece: Piece, viewOf: ViewOf): Scene {
   const known = scenes.get(piece);
   if (known) return known;
   const layerAt = (id: string): Layer | undefined => piece.layers.find((layer) => layer.id === id);
@@ -44,7 +43,7 @@ export function sceneOf(piece: Piece, turnOf: TurnOf): Scene {
       // nets may name one another: only its own points count
       return layer ? extentIn(scene, definitionOf(layer.kind).alone?.(layer) ?? layer) : NOWHERE;
     },
-    cameraTurn: (phase) => turnOf(piece, phase),
+    cameraView: (phase) => viewOf(piece, phase),
   };
   const scene: Scene = { piece, world, extents: new WeakMap() };
   scenes.set(piece, scene);

@@ -42,9 +42,11 @@ vec3 placeAt(float d) {
   return vec3(xy - uLens * ((d - uFocus) / over(uFocus)), -d);
 }
 
-// the depth before the focus at which the lens alone would blur as much as it does at a depth, and so many metres more
+// the depth before the focus at which the lens alone would blur as much as it does at a depth, and so many metres more; less than
+// 0 of what is sharp wherever it is
 float asBlurred(float depth, float soft) {
-  if (soft <= 0.0) return depth;
+  if (soft < 0.0) return uFocus;
+  if (soft == 0.0) return depth;
   float px = abs(blurPx(depth)) + 0.5 * soft * uPixelFocal / over(depth);
   float each = max(uApertureHalf * uPixelFocal, 1e-6);
   return uFlat > 0.0 ? max(0.01, uFocus - px * uFlat * uFlat / each) : uFocus / (1.0 + px * uFocus / each);

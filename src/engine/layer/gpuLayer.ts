@@ -35,7 +35,7 @@ export class GpuLayer {
     GpuLayer.builds++;
     const definition = definitionOf(layer.kind);
     const world = worldOf(piece);
-    const means = { ...given, matter: definition.look(layer).matter.kind };
+    const means = { ...given, matter: definition.look(layer, world, 0).matter.kind };
     const bodies = definition.bodies?.(layer) === true;
     const drawings = definition.drawings(layer, share, world);
     const turned = bodies || drawings.some(isTurned);
@@ -68,7 +68,7 @@ export class GpuLayer {
       definition.structure(layer, world),
       definition.restKey?.(layer, world, share) ?? (definition.rest && piece.tile),
       pipeline.structure,
-      definition.look(layer).matter.kind,
+      definition.look(layer, world, 0).matter.kind,
     ]);
     if (previous?.structure === structure) return { held: previous, pipeline };
     return { held: new GpuLayer(structure, piece, layer, share, { ...means, pipeline }), pipeline };
@@ -113,7 +113,7 @@ export class GpuLayer {
       pipeline,
       extent: layerExtent(piece, layer),
       once: standsOnce(piece, layer),
-      look: definition.look(layer),
+      look: definition.look(layer, worldOf(piece), phase),
       colours: this.gradient,
       moments,
       density,

@@ -13,7 +13,7 @@ struct Matter { vec3 colour; float rough; float metal; float glow; float opaque;
 
 Matter matterOf(Body b);
 
-// soft: metres that its blur is wider than the lens makes it
+// soft: metres that its blur is wider than the lens makes it; less than 0: it is sharp wherever it is
 void keep(Matter m, vec3 n, float depth, bool partly, float soft) {
 #ifdef SHINES
   keepShone(m.colour, depth, partly, soft);

@@ -1,3 +1,4 @@
+import { rides } from '../../../core/world/route';
 import { worldOf, layerExtent } from '../../../core/world/layers';
 import { Copy, Eye, EyeOff, Focus, Trash2 } from 'lucide-react';
 import { definitionOf, type Layer } from '../../../core/layers/kinds';
@@ -34,6 +35,8 @@ function summary(piece: Piece, layer: Layer, working: boolean): string {
   const { halfWidth, halfHeight } = layerExtent(piece, layer);
   const count =
     drawn.count < final.count ? `${thousands(drawn.count)} of ${thousands(final.count)}` : thousands(final.count);
+  // what hangs on the camera has no place of its own
+  if (rides(layer)) return `${count} ${final.noun}`;
   return `${count} ${final.noun} · ${(2 * halfWidth).toFixed(1)} × ${(2 * halfHeight).toFixed(1)} m`;
 }
 

@@ -7,6 +7,7 @@ import {
   flag,
   form,
   heading,
+  shownIf,
   integer,
   number,
   tag,
@@ -23,10 +24,37 @@ import { gradientField, placeByField, spreadField } from '../tint';
 const words = heading('Words');
 const body = heading('Depth');
 const edges = heading('Edge');
+const place = placement.once.control?.group ?? heading('Place');
+const inWorld: Condition = { field: 'stands', is: ['world'] };
+const inFrame: Condition = { field: 'stands', is: ['frame'] };
 const shows = (...is: string[]): Condition => ({ field: 'shows', is });
 const letters = shows('words', 'number');
 const written = (...is: string[]): Condition[] => [shows('number'), { field: 'format', is }];
 const share = { unit: '× size', group: words };
+
+/** Where a title keeps to, by how far it is to the right and up. */
+export const ANCHOR = {
+  'top left': [-1, 1],
+  top: [0, 1],
+  'top right': [1, 1],
+  left: [-1, 0],
+  middle: [0, 0],
+  right: [1, 0],
+  'bottom left': [-1, -1],
+  bottom: [0, -1],
+  'bottom right': [1, -1],
+} as const;
+const ANCHORS = {
+  'top left': 'Top left',
+  top: 'Top',
+  'top right': 'Top right',
+  left: 'Left',
+  middle: 'The middle',
+  right: 'Right',
+  'bottom left': 'Bottom left',
+  bottom: 'Bottom',
+  'bottom right': 'Bottom right',
+} as const satisfies Record<keyof typeof ANCHOR, string>;
 
 const PLACES = {
   order: 'By order',
@@ -253,10 +281,63 @@ export const TitleForm = form({
   placeBy: placeByField('order', PLACES, 'a letter'),
   spread: spreadField(),
   matter: matterField(),
-  ...without(placement, 'once'),
+  stands: choice(
+    'world',
+    { world: 'In the world', frame: 'In the frame' },
+    { label: 'Stands', group: place, hint: 'Somewhere in the world, or always at the same place of the picture.' },
+  ),
+  anchor: choice('bottom', ANCHORS, {
+    label: 'Keeps to',
+    group: place,
+    when: inFrame,
+    hint: 'Where in the frame it is.',
+  }),
+  margin: number(0.1, {
+    label: 'Margin',
+    unit: '× frame',
+    min: 0,
+    max: 0.5,
+    decimals: 3,
+    group: place,
+    when: inFrame,
+    hint: 'Left free at the borders, as a share of the shorter side; the line in the picture shows it.',
+  }),
+  high: number(0.12, {
+    label: 'Size there',
+    unit: '× frame',
+    min: 0.001,
+    max: 4,
+    comfort: 0.5,
+    decimals: 3,
+    group: place,
+    when: inFrame,
+    hint: 'The em, about one line, as a share of the shorter side of the frame.',
+  }),
+  depthOf: choice(
+    'over',
+    { over: 'Before everything', focus: 'At the sharp distance', distance: 'At a distance' },
+    {
+      label: 'Depth there',
+      group: place,
+      when: inFrame,
+      hint: 'Before everything it is always sharp and whole; else the lens sees it like all that is as far away.',
+    },
+  ),
+  distance: number(2, {
+    label: 'Distance',
+    unit: 'm',
+    min: 0.05,
+    max: 1000,
+    comfort: 10,
+    group: place,
+    when: [inFrame, { field: 'depthOf', is: ['distance'] }],
+    hint: 'Metres before the camera.',
+  }),
+  ...shownIf(without(placement, 'once'), inWorld),
   once: flag(true, {
     label: 'Stands once',
-    group: placement.once.control?.group ?? words,
+    group: place,
+    when: inWorld,
     hint: 'Once in the world instead of once in every tile; closes when the camera stays.',
   }),
   ...layerSeed,

@@ -4,6 +4,8 @@ import { stockBytes, takeStock } from '../../../../tests/stock';
 import { openFont } from '../../../formats/font/font';
 import { readMark } from '../../../formats/svg/svg';
 import { stockFile } from '../../kept';
+import { add, rotate, subtract } from '../../space/vector';
+import { cameraPose } from '../../world/camera';
 import { stateReport } from '../../seam/report';
 import { MARKS } from '../../type/mark';
 import { shapesArea } from '../../type/shape';
@@ -17,6 +19,7 @@ import { numberText, type Written } from './number';
 
 const piece = (fields: Partial<TitleLayer>, more: object = {}) => pieceOf({ kind: 'title', ...fields }, more);
 const elementsOf = (fields: Partial<TitleLayer>, phase = 0) => layerElements(piece(fields), 'one', phase);
+const lookOf = (p: ReturnType<typeof piece>) => definitionOf('title').look(p.layers[0], worldOf(p), 0);
 const mark = { hash: 'ab'.repeat(32), name: 'mark.svg' };
 
 /** Volume by the divergence theorem. */
@@ -101,7 +104,7 @@ describe('a title with its font', () => {
     const inOrder = [...cut].sort((_, b) => (b === cut[[...key].indexOf(1)] ? -1 : 1));
     expect(inOrder[0]).toBeCloseTo(base(0), 9);
     expect(inOrder[1]).toBeCloseTo(base(1), 9);
-    const look = definitionOf('title').look(piece(fields).layers[0]);
+    const look = lookOf(piece(fields));
     expect(look.cut).toEqual([expect.closeTo(0, 12), expect.closeTo(1, 12), expect.closeTo(0, 12)]);
   });
 
@@ -112,10 +115,54 @@ describe('a title with its font', () => {
     ['above', [0, -1, 0], -2 * 0.5],
   ] as const)('is cut off %s of half its size from its middle', (edge, way, at) => {
     const fields = { text: 'A', size: 2, edge, edgeAt: 0.5 };
-    expect(definitionOf('title').look(piece(fields).layers[0]).cut).toEqual(
-      [...way].map((v): unknown => expect.closeTo(v, 12)),
-    );
+    expect(lookOf(piece(fields)).cut).toEqual([...way].map((v): unknown => expect.closeTo(v, 12)));
     expect(elementsOf(fields).cut[0]).toBeCloseTo(at, 9);
+  });
+
+  describe('in the frame', () => {
+    /** Where something is in the picture: from its middle, in shares of the shorter side. */
+    const seenAt = (p: ReturnType<typeof piece>, phase: number, point: readonly number[]): [number, number] => {
+      const { position, quaternion, focalMm, sensorMm } = cameraPose(p, phase);
+      const [x, y, z, w] = quaternion;
+      const [px, py, pz] = rotate([-x, -y, -z, w], subtract([point[0], point[1], point[2]], position));
+      const scale = (focalMm / sensorMm) * (p.frame.width / Math.min(p.frame.width, p.frame.height));
+      return [(px / -pz) * scale, (py / -pz) * scale];
+    };
+    const flight = { route: { kind: 'orbit', turnsPerLap: 1 }, handMove: 'walk' };
+
+    it.each([
+      ['bottom', [0, -0.5 + 0.1]],
+      ['top left', [-8 / 9 + 0.1, 0.5 - 0.1]],
+      ['right', [8 / 9 - 0.1, 0]],
+    ] as const)('keeps to the %s with its margin, wherever the camera goes', (anchor, expected) => {
+      for (const [depthOf, phase] of [
+        ['over', 0],
+        ['focus', 0.37],
+        ['distance', 0.8],
+      ] as const) {
+        const p = piece(
+          { text: 'O', stands: 'frame', anchor, margin: 0.1, high: 0.2, depthOf, distance: 3 },
+          { flight },
+        );
+        const { position, size, rotation } = layerElements(p, 'one', phase);
+        const [middle] = [seenAt(p, phase, [...position])];
+        const across = rotate([rotation[0], rotation[1], rotation[2], rotation[3]], [size[0], 0, 0]);
+        const right = seenAt(p, phase, add([position[0], position[1], position[2]], across));
+        expect(Math.hypot(right[0] - middle[0], right[1] - middle[1])).toBeCloseTo(0.2, 6);
+        // its ink comes up to the margin
+        const font = openFont(stockBytes('fonts/anton.woff2'), 'Anton');
+        const ink = font.outline(font.shape('O', false)[0].id)[0].outline;
+        const high = Math.max(...ink.filter((_, i) => i % 2 === 1)) - font.capHeight / 2;
+        if (anchor === 'bottom') expect(middle[1] - 0.2 * high).toBeCloseTo(expected[1], 2);
+        if (anchor === 'right') expect(middle[1]).toBeCloseTo(0, 6);
+        expect(Math.round(middle[0] * 1e6) * expected[0] >= 0).toBe(true);
+      }
+    });
+
+    it('closes with a camera that travels on', () => {
+      const p = piece({ text: 'AB', stands: 'frame' }, { flight: { route: { kind: 'run', tilesPerLap: 1 } } });
+      expect(stateReport(p).findings.filter(({ ok }) => !ok)).toEqual([]);
+    });
   });
 
   it('has an element for each path of a mark, or one', () => {

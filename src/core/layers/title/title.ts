@@ -1,15 +1,17 @@
 import { placementTurn, placedExtent } from '../../elements/place/place';
 import { memo } from '../../memo';
-import { rotate, type Vec3 } from '../../space/vector';
+import { still } from '../../elements/extent';
+import type { World } from '../../elements/world';
+import { add, dot, rotate, type Quaternion, type Vec3 } from '../../space/vector';
 import { evaluateAnimated } from '../../time/animated';
 import { wholeFrame } from '../../time/exposure';
 import { FONTS } from '../../type/font';
 import { MARKS } from '../../type/mark';
 import type { LayerDefinition } from '../definition';
-import type { Drawing } from '../drawing';
+import type { Drawing, Riding } from '../drawing';
 import { piecesOf } from '../../treatments/kinds';
 import { compositionKey, compositionOf, fontOf, isDrum, meshOf } from './compose';
-import { TitleForm, type TitleLayer } from './form';
+import { ANCHOR, TitleForm, type TitleLayer } from './form';
 import { numberText } from './number';
 import { presets } from './presets';
 import { titleKernel, titlePlace, type TitleValues } from './title.gen';
@@ -28,37 +30,66 @@ const wayOut = ({ edge, rise }: TitleLayer): [number, number] => {
   return [-Math.sin(slope) * up, Math.cos(slope) * up];
 };
 
-/** The same in the world. */
-const outOfEdge = (layer: TitleLayer): Vec3 => rotate(placementTurn(layer), [...wayOut(layer), 0]);
+/** Where the middle of a title is, how the whole is turned, and metres that its em is. */
+interface Standing {
+  at: Vec3;
+  turn: Quaternion;
+  em: number;
+}
+
+/** In the world as it is placed; in the frame as the camera is at a phase. */
+function standingOf(layer: TitleLayer, world: World, phase: number): Standing {
+  if (layer.stands === 'world')
+    return {
+      at: [layer.aside, layer.above, -layer.ahead],
+      turn: placementTurn(layer),
+      em: layer.size * layer.scale,
+    };
+  const { position, rotation, near, focus, span, half: frame } = world.cameraView(phase);
+  const distance = { over: near, focus, distance: layer.distance }[layer.depthOf];
+  const side = span(distance);
+  const em = layer.high * side;
+  const { half } = compositionOf(layer);
+  const [x, y] = ANCHOR[layer.anchor].map((to, k) => to * ((frame[k] - layer.margin) * side - half[k] * em));
+  return { at: add(position, rotate(rotation, [x, y, -distance])), turn: rotation, em };
+}
+
+/** The way out from its edge, in the world. */
+const outOfEdge = (layer: TitleLayer, { turn }: Standing): Vec3 => rotate(turn, [...wayOut(layer), 0]);
 
 /** How far along the way out of it an edge is, in metres of the world, for something with its base line at `base` ems. */
-function edgeOf(layer: TitleLayer, out: Vec3, base: number): number {
+function edgeOf(layer: TitleLayer, { at, em }: Standing, out: Vec3, base: number): number {
   if (layer.edge === 'none') return UNCUT;
   const [x, y] = wayOut(layer);
-  const from = layer.edge === 'base' ? base : 0;
-  const at = [layer.aside, layer.above, -layer.ahead].reduce((sum, v, k) => sum + v * out[k], 0);
   // along the way out in the title's own plane: a height counts upwards, a place to the right
-  const own = layer.edge === 'base' ? from + layer.edgeAt : layer.edgeAt * (x + y);
-  return at + own * layer.size * layer.scale;
+  const own = layer.edge === 'base' ? base + layer.edgeAt : layer.edgeAt * (x + y);
+  return dot(at, out) + own * em;
 }
 
 const tables = memo<Float64Array>(40);
 
 /** Two entries an element: see title.glsl. @param shown text of a number; null where all are there */
-function lettersOf(layer: TitleLayer, shown: string | null): Float64Array {
-  const { edge, edgeAt, size, scale, aside, above, ahead, heading, pitch, bank, rise } = layer;
-  const edges = edge === 'none' ? null : [edge, edgeAt, size, scale, aside, above, ahead, heading, pitch, bank, rise];
-  return tables(JSON.stringify([compositionKey(layer), edges, shown]), () => {
+function lettersOf(layer: TitleLayer, standing: Standing, shown: string | null): Float64Array {
+  const edge = layer.edge === 'none' ? null : [layer.edge, layer.edgeAt, layer.rise, standing];
+  return tables(JSON.stringify([compositionKey(layer), edge, shown]), () => {
     const { elements, order, key } = compositionOf(layer);
     const table = new Float64Array(Math.max(1, elements.length) * WIDE);
-    const out = outOfEdge(layer);
+    const out = outOfEdge(layer, standing);
     elements.forEach(({ x, y, z, turn, base, slot, text }, i) => {
       const there = shown === null || shown[slot] === text ? 1 : 0;
-      table.set([x, y, z, order[i], turn / (2 * Math.PI), edgeOf(layer, out, base), there, key[i]], i * WIDE);
+      const cut = edgeOf(layer, standing, out, base);
+      table.set([x, y, z, order[i], turn / (2 * Math.PI), cut, there, key[i]], i * WIDE);
     });
     return table;
   });
 }
+
+/** How it hangs on the camera. */
+const ridingOf = ({ stands, depthOf }: TitleLayer): Riding | null =>
+  stands === 'world' ? null : depthOf === 'over' ? 'over' : 'lens';
+
+/** Farther than any camera goes, in metres. */
+const ANYWHERE = 1e5;
 
 const plural = (layer: TitleLayer): string =>
   layer.shows === 'mark' ? 'shapes' : layer.shows === 'number' ? 'places' : layer.elements;
@@ -73,7 +104,8 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
   bodies: () => true,
   countsAll: true,
   onFrames: ({ shows }) => shows === 'number',
-  placed: (layer) => layer,
+  rides: ({ stands }) => stands === 'frame',
+  margin: ({ stands, margin }) => (stands === 'frame' ? margin : null),
   kernel: titleKernel,
   elementCount: (layer) => compositionOf(layer).elements.length,
   restKey: compositionKey,
@@ -87,10 +119,13 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
         ? numberText(layer, evaluateAnimated(layer.value, at), world.frames / world.seconds)
         : null;
     const { half } = compositionOf(layer);
+    const standing = standingOf(layer, world, phase);
     return {
-      letters: lettersOf(layer, shown),
+      letters: lettersOf(layer, standing, shown),
+      stand: standing.at,
+      turned: standing.turn,
       seed: layer.seed,
-      emSize: layer.size,
+      emSize: standing.em,
       half_: [half[0], half[1]],
       drum: isDrum(layer) ? 1 : 0,
       placeBy: titlePlace[layer.placeBy],
@@ -110,6 +145,7 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
         count: i + 1 - first,
         shown: null,
         cut: layer.edge !== 'none',
+        rides: ridingOf(layer),
       });
       first = i + 1;
     });
@@ -121,18 +157,21 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
     layer.bevel,
     layer.round,
     layer.edge !== 'none',
+    ridingOf(layer),
     piecesOf(layer.treatments),
   ],
-  look: (layer) => ({
+  look: (layer, world, phase) => ({
     softness: 0,
     lineWidth: 0,
     matter: layer.matter,
     sprite: 0,
-    cut: layer.edge === 'none' ? null : outOfEdge(layer),
+    cut: layer.edge === 'none' ? null : outOfEdge(layer, standingOf(layer, world, phase)),
   }),
   gradient: (layer) => layer.gradient,
   light: () => 1,
   extent(layer) {
+    if (layer.stands === 'frame')
+      return still({ halfWidth: ANYWHERE, halfHeight: ANYWHERE, from: -ANYWHERE, to: ANYWHERE });
     const { half, elements } = compositionOf(layer);
     const body = Math.max(0, ...elements.map((element) => meshOf(layer, element).radius)) * layer.size;
     const deep = (layer.depth / 2) * layer.size;

@@ -40,7 +40,7 @@ export const face: TreatmentDefinition<Face, FaceValues> = {
   values: (t, context, phase) => ({
     amount: evaluateAnimated(t.amount, phase),
     to: t.to === 'camera' ? 0 : 1,
-    view: context.world.cameraTurn(phase),
+    view: context.world.cameraView(phase).rotation,
     point: [t.aside, t.above, -t.ahead],
   }),
   widen: (_, extent) => ({ ...extent, tilted: 1 }),

@@ -16,6 +16,8 @@ flat in vec4 vLook;
 flat in float vMark;
 #ifdef BLURS
 flat in float vBlur;
+#elif defined(OVER)
+const float vBlur = -1.0;
 #else
 const float vBlur = 0.0;
 #endif

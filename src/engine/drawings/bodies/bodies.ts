@@ -1,6 +1,6 @@
 import * as THREE from 'three';
 import { writes } from '../../../core/elements/columns';
-import type { DrawingOf } from '../../../core/layers/drawing';
+import type { DrawingOf, Riding } from '../../../core/layers/drawing';
 import type { Mesh } from '../../../core/solids/mesh';
 import { detailsOf, type Detail } from '../../../core/solids/details/details';
 import type { Pipeline, Step } from '../../../core/world/pipeline';
@@ -54,15 +54,25 @@ function errorsOf([finest, ...coarser]: readonly Detail[], bent: boolean): THREE
   return new THREE.Vector4().fromArray([...errors, -1, -1, -1, -1]);
 }
 
-/** What the programs of some bodies must know besides their elements: whether these are cut off at an edge, or blurred. */
-const headOf = ({ element }: Pipeline, cut: boolean): string =>
-  (element.some(({ kernel }) => writes(kernel, 'blur')) ? '#define BLURS\n' : '') + (cut ? '#define CUT\n' : '');
+/** What the programs of some bodies must know besides their elements: whether these are cut off at an edge, blurred, or hang on the camera. */
+const headOf = ({ element }: Pipeline, cut: boolean, rides: Riding | null): string =>
+  [
+    element.some(({ kernel }) => writes(kernel, 'blur')) && rides !== 'over' ? 'BLURS' : '',
+    cut ? 'CUT' : '',
+    rides ? 'RIDES' : '',
+    rides === 'over' ? 'OVER' : '',
+  ]
+    .map((name) => (name === '' ? '' : `#define ${name}\n`))
+    .join('');
 
 /** A mesh for each of some elements, broken and bent vertex by vertex, in as much detail as shows. */
 export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
   as: 'bodies',
   turned: () => true,
-  make({ mesh, first, count, parts = WHOLE, shown, cut = false }, { gpu, view, pipeline, matter }): MatterDrawn {
+  make(
+    { mesh, first, count, parts = WHOLE, shown, cut = false, rides = null },
+    { gpu, view, pipeline, matter },
+  ): MatterDrawn {
     const [flies, bent] = [pipeline.piece.length > 0, pipeline.space.length > 0];
     const details = flies ? detailsOf(mesh).slice(0, 1) : detailsOf(mesh);
     const feed = new Feed(vertexSteps(pipeline));
@@ -76,7 +86,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const uniforms = { ...view, ...own, ...feed.uniforms };
     const composed = vertexProgram(pipeline) + viewSource;
     const side = mesh.open || cut ? THREE.DoubleSide : THREE.FrontSide;
-    const says = headOf(pipeline, cut) + (mesh.open ? '#define OPEN\n' : '');
+    const says = headOf(pipeline, cut, rides) + (mesh.open ? '#define OPEN\n' : '');
     const shader = says + composed + vertex;
     const materials = ['#define ENTIRE\n', ENTIRELY].map((head) =>
       matterMaterial(matter, [shader, says + viewSource + noiseSource + head + fragment], uniforms, side),

@@ -11,6 +11,10 @@ uniform sampler2D uOpenTurn;
 uniform sampler2D uCloseTurn;
 uniform sampler2D uOpenMark;
 uniform mat4 uView;
+#ifdef RIDES
+uniform mat4 uViewOpen;
+uniform mat4 uViewClose;
+#endif
 uniform float uTime;
 uniform float uTile;     // metres from one repetition to the next
 uniform vec2 uLens;      // lens point in metres
@@ -31,11 +35,16 @@ out vec3 vOwn;
 flat out vec4 vLook;
 flat out float vMark;
 
+vec3 turned(vec4 q, vec3 v) {
+  vec3 t = cross(q.xyz, v) * 2.0;
+  return v + t * q.w + cross(q.xyz, t);
+}
+
 void main() {
   ivec2 texel = ivec2(aElement.x & 1023, aElement.x >> 10);
   vec4 open = texelFetch(uOpenPlace, texel, 0);
   vec4 shut = texelFetch(uClosePlace, texel, 0);
-  vec4 q = texelFetch(uOpenTurn, texel, 0);
+  vec4 q0 = texelFetch(uOpenTurn, texel, 0);
   vec4 q1 = texelFetch(uCloseTurn, texel, 0);
   vec4 mark = texelFetch(uOpenMark, texel, 0);
   vLook = texelFetch(uOpenLook, texel, 0);
@@ -43,7 +52,7 @@ void main() {
   float size = mix(open.w, shut.w, uTime);
   gl_Position = vec4(2.0, 2.0, 2.0, 1.0);
   if (size <= 0.0 || vLook.a <= 0.0) return;
-  q = normalize(mix(q, dot(q, q1) < 0.0 ? -q1 : q1, uTime));
+  vec4 q = normalize(mix(q0, dot(q0, q1) < 0.0 ? -q1 : q1, uTime));
   vec3 vertex = aPosition;
   vec3 normal = aNormal;
   vec3 place = mix(open.xyz, shut.xyz, uTime);
@@ -51,15 +60,23 @@ void main() {
 #ifdef SHINES
   vOwn = vertex;
 #endif
-  vec3 t = cross(q.xyz, vertex) * 2.0;
-  vec3 position = place + (vertex + t * q.w + cross(q.xyz, t)) * size;
-  t = cross(q.xyz, normal) * 2.0;
-  normal = normal + t * q.w + cross(q.xyz, t);
+  vec3 position = place + turned(q, vertex) * size;
+  normal = turned(q, normal);
 #ifdef CUT
   vOut = dot(uCut, position) - mark.w;
 #endif
   bendBody(mark.y, position, normal);
+#ifdef RIDES
+  // what hangs on the camera is where it is to it when the shutter opens, and when it closes
+  vec3 first = open.xyz + turned(q0, vertex) * open.w;
+  vec3 last = shut.xyz + turned(q1, vertex) * shut.w;
+  vec3 aside = vec3(0.0, 1.0, 0.0);
+  bendBody(mark.y, first, aside);
+  bendBody(mark.y, last, aside);
+  vec3 v = mix((uViewOpen * vec4(first, 1.0)).xyz, (uViewClose * vec4(last, 1.0)).xyz, uTime);
+#else
   vec3 v = (uView * vec4(position - vec3(0.0, 0.0, float(aElement.y) * uTile), 1.0)).xyz;
+#endif
   vView = v;
   vNormal = normal;
 #ifdef BLURS
@@ -67,5 +84,9 @@ void main() {
   // as if the lens saw it so much farther out of focus than it is
   v.xy += uLensAt * (-v.z < uFocus ? -0.5 : 0.5) * mark.z;
 #endif
+#ifdef OVER
+  gl_Position = throughLens(v, vec2(0.0), uJitter);
+#else
   gl_Position = throughLens(v, uLens, uJitter);
+#endif
 }

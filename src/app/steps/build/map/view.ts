@@ -1,3 +1,4 @@
+import { rides } from '../../../../core/world/route';
 import { layerExtent } from '../../../../core/world/layers';
 import { flightOf } from '../../../../core/world/camera';
 import { definitionOf } from '../../../../core/layers/kinds';
@@ -57,7 +58,7 @@ export function mapView(piece: Piece, width: number, height: number, drawn: Laye
     const ends = [halfWidth, halfHeight].map((half, k): [number, number] => [centre[k] - half, centre[k] + half]);
     return sideBySide(Math.min(0, from) - room, to + room - Math.min(0, from) + room, ends, width, height);
   }
-  const shown = piece.layers.filter((layer) => !layer.hidden);
+  const shown = piece.layers.filter((layer) => !layer.hidden && !rides(layer));
   const extents = shown.map((layer) => layerExtent(piece, layer));
   // a ground is as wide as the eye reaches: it would press all else into a line
   const wide = shown.filter(({ kind }) => !definitionOf(kind).surrounds).map((layer) => layerExtent(piece, layer));
