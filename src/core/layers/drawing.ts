@@ -13,7 +13,8 @@ export interface Part {
 
 /**
  * How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile; bodies are a mesh
- * drawn once for each of a stretch of elements, always or only from one frame up to another, whole or cut off at the layer’s edge. A sheet is so many cells across and
+ * drawn once for each of a stretch of elements, always or only from one frame up to another, all of them or cut off at the layer’s edge, in as
+ * much detail as shows or always `whole`. A sheet is so many cells across and
  * along between elements in rows, one more of them each way, and is smooth matter. Of particles the first of every
  * `fair` by number are a fair sample, so that a live picture may leave out the others; of those in `rows` some of every few that
  * follow one another; of the rest none.
@@ -34,6 +35,7 @@ export type Drawing =
       parts?: Part[];
       cut?: boolean;
       rides?: Riding | null;
+      whole?: boolean;
     };
 
 /** How something hangs on the camera: seen through the lens like all else, or before everything and always sharp. */

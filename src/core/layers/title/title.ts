@@ -8,6 +8,7 @@ import { wholeFrame } from '../../time/exposure';
 import { FONTS } from '../../type/font';
 import { MARKS } from '../../type/mark';
 import type { LayerDefinition } from '../definition';
+import type { Mesh } from '../../solids/mesh';
 import type { Drawing, Riding } from '../drawing';
 import { piecesOf } from '../../treatments/kinds';
 import { compositionKey, compositionOf, fontOf, isDrum, meshOf } from './compose';
@@ -91,6 +92,9 @@ const ridingOf = ({ stands, depthOf }: TitleLayer): Riding | null =>
 /** Farther than any camera goes, in metres. */
 const ANYWHERE = 1e5;
 
+/** Up to so many triangles working out coarser letters takes longer than it ever saves. */
+const FEW_TRIANGLES = 60_000;
+
 const plural = (layer: TitleLayer): string =>
   layer.shows === 'mark' ? 'shapes' : layer.shows === 'number' ? 'places' : layer.elements;
 
@@ -134,22 +138,17 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
   },
   drawings(layer): Drawing[] {
     const { elements } = compositionOf(layer);
-    const out: Drawing[] = [];
-    let first = 0;
-    elements.forEach(({ shape }, i) => {
-      if (i + 1 < elements.length && elements[i + 1].shape === shape) return;
-      out.push({
-        as: 'bodies',
-        mesh: meshOf(layer, elements[first]),
-        first,
-        count: i + 1 - first,
-        shown: null,
-        cut: layer.edge !== 'none',
-        rides: ridingOf(layer),
-      });
-      first = i + 1;
+    const groups: { mesh: Mesh; first: number; count: number }[] = [];
+    elements.forEach((element, i) => {
+      const last = groups.at(-1);
+      if (last && elements[i - 1].shape === element.shape) last.count++;
+      else groups.push({ mesh: meshOf(layer, element), first: i, count: 1 });
     });
-    return out;
+    const triangles = groups.reduce((sum, { mesh, count }) => sum + (mesh.index.length / 3) * count, 0);
+    const whole = triangles <= FEW_TRIANGLES;
+    const cut = layer.edge !== 'none';
+    const rides = ridingOf(layer);
+    return groups.map((group) => ({ as: 'bodies', ...group, shown: null, cut, rides, whole }));
   },
   structure: (layer) => [
     compositionKey(layer),

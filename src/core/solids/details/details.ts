@@ -54,13 +54,20 @@ function asGood(mesh: Mesh, choices: readonly Uint32Array[]): { index: Uint32Arr
   return best;
 }
 
+/** All of a mesh, as a detail. */
+export const wholeOf = (mesh: Mesh): Detail => ({
+  index: mesh.index,
+  error: 0,
+  longest: longestEdge(mesh, mesh.index),
+});
+
 const known = new WeakMap<Mesh, readonly Detail[]>();
 
 /** A mesh at up to five details, the first all of it, each coarser than the one before. Worked out once a mesh. */
 export function detailsOf(mesh: Mesh): readonly Detail[] {
   const made = known.get(mesh);
   if (made) return made;
-  const details: Detail[] = [{ index: mesh.index, error: 0, longest: longestEdge(mesh, mesh.index) }];
+  const details: Detail[] = [wholeOf(mesh)];
   if (mesh.position.length / 3 <= MOST_VERTICES && mesh.index.length / 3 > FEW) {
     const found = simplified(mesh);
     while (details.length < MOST_DETAILS) {

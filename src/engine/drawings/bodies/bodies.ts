@@ -2,7 +2,7 @@ import * as THREE from 'three';
 import { writes } from '../../../core/elements/columns';
 import type { DrawingOf, Riding } from '../../../core/layers/drawing';
 import type { Mesh } from '../../../core/solids/mesh';
-import { detailsOf, type Detail } from '../../../core/solids/details/details';
+import { detailsOf, wholeOf, type Detail } from '../../../core/solids/details/details';
 import type { Pipeline, Step } from '../../../core/world/pipeline';
 import viewSource from '../../frame/view.glsl?raw';
 import noiseSource from '../../lens/noise.glsl?raw';
@@ -70,11 +70,11 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
   as: 'bodies',
   turned: () => true,
   make(
-    { mesh, first, count, parts = WHOLE, shown, cut = false, rides = null },
+    { mesh, first, count, parts = WHOLE, shown, cut = false, rides = null, whole = false },
     { gpu, view, pipeline, matter },
   ): MatterDrawn {
     const [flies, bent] = [pipeline.piece.length > 0, pipeline.space.length > 0];
-    const details = flies ? detailsOf(mesh).slice(0, 1) : detailsOf(mesh);
+    const details = flies || whole ? [wholeOf(mesh)] : detailsOf(mesh);
     const feed = new Feed(vertexSteps(pipeline));
     const own = {
       ...bodyUniforms(),
