@@ -2,6 +2,7 @@
 // picture from the middle of the lens can know it.
 import { expect, test, type Page } from '@playwright/test';
 import { PieceSchema, type Piece } from '../../src/core/piece/schema';
+import { decibels } from './decibels';
 import { openLab } from './lab';
 
 test.beforeEach(async ({ page }) => openLab(page));
@@ -13,19 +14,6 @@ const light = (page: Page, piece: Piece, passes: number): Promise<number[]> =>
     async ([p, n, size]) => [...(await lab.engine.api.light({ piece: p, frameIndex: 7, ...size, passes: n }))],
     [piece, passes, SIZE] as const,
   );
-
-/** Light as it is shown: decibels of what differs, of a range of 0..1. */
-function decibels(a: readonly number[], b: readonly number[]): number {
-  const shown = (v: number): number => Math.min(1, v) ** (1 / 2.2);
-  let sum = 0;
-  let count = 0;
-  for (let i = 0; i < a.length; i++)
-    if (i % 4 < 3) {
-      sum += (shown(a[i]) - shown(b[i])) ** 2;
-      count++;
-    }
-  return 10 * Math.log10(count / sum);
-}
 
 const boxes = {
   kind: 'copies',
