@@ -94,7 +94,12 @@ export function openFont(bytes: Uint8Array, name: string): Font {
         return placed;
       });
     } catch {
-      return plain(text);
+      try {
+        return plain(text);
+      } catch {
+        // not even its list of letters can be read
+        return [];
+      }
     }
   };
 
@@ -103,8 +108,8 @@ export function openFont(bytes: Uint8Array, name: string): Font {
   const capHeight = (): number => {
     const stated = share(opened.capHeight, 0);
     if (stated > 0) return stated;
-    const [glyph] = shape('H', false);
-    return (shapesBounds(outline(glyph.id))?.top ?? 0) || 0.7;
+    const glyph = shape('H', false).at(0);
+    return (glyph && shapesBounds(outline(glyph.id))?.top) || 0.7;
   };
   try {
     return {
@@ -114,10 +119,14 @@ export function openFont(bytes: Uint8Array, name: string): Font {
       descent: share(opened.descent, -0.2),
       shape,
       outline,
-      lacks: (text) =>
-        [...new Set(text)].filter(
-          (letter) => letter.trim() !== '' && !opened.hasGlyphForCodePoint(letter.codePointAt(0) ?? 0),
-        ),
+      lacks(text) {
+        const letters = [...new Set(text)].filter((letter) => letter.trim() !== '');
+        try {
+          return letters.filter((letter) => !opened.hasGlyphForCodePoint(letter.codePointAt(0) ?? 0));
+        } catch {
+          return letters;
+        }
+      },
     };
   } catch (error) {
     return refuse(words(error));

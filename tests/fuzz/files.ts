@@ -1,0 +1,124 @@
+// Damaged files of every kind that can be brought in, as the worker that looks at them sees them.
+import { unzlibSync } from 'fflate';
+import { pack, unpack } from '../../src/formats/packed/packed';
+import { openFont } from '../../src/formats/font/font';
+import { examined } from '../../src/files/examine';
+import { STOCK } from '../../src/core/kept';
+import { Trouble } from '../../src/core/trouble';
+import { demoPiece } from '../pieces';
+import { stockBytes } from '../stock';
+import { readFileSync } from 'node:fs';
+import { randomFrom } from './fuzz';
+
+const woff = (path: string): Uint8Array => new Uint8Array(readFileSync(`node_modules/@fontsource/${path}`));
+
+/** Whole files of each kind, to damage. */
+const WHOLE: Readonly<Record<string, () => Uint8Array[]>> = {
+  woff2: () => STOCK.filter(({ kind }) => kind === 'font').map(({ path }) => stockBytes(path)),
+  woff: () => [woff('anton/files/anton-latin-400-normal.woff'), woff('spectral/files/spectral-latin-600-normal.woff')],
+  sfnt: () => [sfntOf(woff('anton/files/anton-latin-400-normal.woff'))],
+  svg: () => STOCK.filter(({ kind }) => kind === 'mark').map(({ path }) => stockBytes(path)),
+  zip: () => [pack(demoPiece('bell-field'), new Map([['ab'.repeat(32), stockBytes('fonts/anton.woff2')]]))],
+};
+export const FORMATS = Object.keys(WHOLE);
+
+/** The font within a WOFF (W3C WOFF 1.0, §3 and §4): its tables one after another, inflated. */
+function sfntOf(bytes: Uint8Array): Uint8Array {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const tables = view.getUint16(12);
+  const parts = Array.from({ length: tables }, (_, i) => {
+    const at = 44 + i * 20;
+    const [from, packed, whole] = [view.getUint32(at + 4), view.getUint32(at + 8), view.getUint32(at + 12)];
+    const data = bytes.subarray(from, from + packed);
+    return { tag: view.getUint32(at), sum: view.getUint32(at + 16), data: packed < whole ? unzlibSync(data) : data };
+  });
+  const size = parts.reduce((sum, { data }) => sum + ((data.length + 3) & ~3), 12 + 16 * tables);
+  const out = new Uint8Array(size);
+  const to = new DataView(out.buffer);
+  to.setUint32(0, view.getUint32(4));
+  to.setUint16(4, tables);
+  let place = 12 + 16 * tables;
+  parts.forEach(({ tag, sum, data }, i) => {
+    [tag, sum, place, data.length].forEach((v, k) => to.setUint32(12 + i * 16 + k * 4, v));
+    out.set(data, place);
+    place += (data.length + 3) & ~3;
+  });
+  return out;
+}
+
+const known = new Map<string, Uint8Array[]>();
+const wholeOf = (format: string): Uint8Array[] => {
+  const made = known.get(format) ?? WHOLE[format]();
+  known.set(format, made);
+  return made;
+};
+
+/** A file with some of its bytes changed, put elsewhere, taken out, repeated, or cut off. */
+export function damaged(format: string, random: () => number): Uint8Array {
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)];
+  let bytes = pick(wholeOf(format)).slice();
+  const at = (): number => Math.floor(random() ** 2 * bytes.length);
+  for (let n = 1 + Math.floor(random() * 5); n > 0; n--)
+    switch (Math.floor(random() * 7)) {
+      case 0:
+        bytes[at()] = Math.floor(random() * 256);
+        break;
+      case 1:
+        for (let k = 0, from = at(); k < 16; k++)
+          bytes[Math.min(bytes.length - 1, from + k)] = pick([0, 255, 127, 128, 1]);
+        break;
+      case 2:
+        bytes[at()] ^= 1 << Math.floor(random() * 8);
+        break;
+      case 3:
+        bytes.copyWithin(at(), at(), at() + Math.floor(random() * 64));
+        break;
+      case 4:
+        bytes = bytes.slice(0, Math.max(1, Math.floor(random() * bytes.length)));
+        break;
+      case 5:
+        new DataView(bytes.buffer).setUint32(
+          Math.min(Math.max(0, bytes.length - 4), at()),
+          pick([0, 1, 0xffffffff, 0x7fffffff, 0x10000, bytes.length]),
+        );
+        break;
+      default: {
+        const [from, to] = [at(), at()];
+        bytes = Uint8Array.from([...bytes.subarray(0, from), ...bytes.subarray(to)]).slice(0, 400_000);
+      }
+    }
+  return bytes;
+}
+
+/** Longest that looking at a file may take, in milliseconds: the limit of the worker that does it. */
+const MOST_MS = 2000;
+
+/** Looks at one damaged file, and uses it where it is accepted. @returns what went wrong, or null */
+export function tryFile(
+  format: string,
+  seed: number,
+  index: number,
+): { mishap: string | null; accepted: boolean; ms: number } {
+  const bytes = damaged(format, randomFrom(seed * 1_000_003 + index));
+  const started = performance.now();
+  let accepted = false;
+  let mishap: string | null = null;
+  try {
+    if (format === 'zip') unpack(bytes, 'odd.zip');
+    else {
+      const kind = examined(bytes, `odd.${format}`);
+      // a kept font sets any text, and a glyph that it cannot draw is none
+      if (kind === 'font') {
+        const font = openFont(bytes, 'odd');
+        for (const { id } of font.shape('Ropewalk 0123 – Überfahrt, fjord & AVATAR', index % 2 === 0)) font.outline(id);
+      }
+    }
+    accepted = true;
+  } catch (error) {
+    if (!(error instanceof Trouble))
+      mishap = error instanceof Error ? `${error.message} ${error.stack?.split('\n')[1] ?? ''}` : String(error);
+  }
+  const ms = performance.now() - started;
+  if (ms > MOST_MS) mishap ??= `took ${ms.toFixed(0)} ms`;
+  return { mishap, accepted, ms };
+}
