@@ -62,8 +62,10 @@ async function tryAll(format) {
         looking.kill('SIGKILL');
       };
       let timer = setTimeout(stop, LIMIT.file);
-      looking.on('exit', () => {
+      looking.on('exit', (code) => {
         clearTimeout(timer);
+        // it ended by itself
+        if (code && next < count) found.mishaps.push(`${next++}: the process ended`);
         done();
       });
       looking.on('message', (/** @type {Tried} */ { mishap, accepted, ms }) => {

@@ -80,6 +80,13 @@ await shoot('observer');
 await page.getByRole('button', { name: 'Back to the camera' }).click();
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
+await open('Bell field');
+await page.getByRole('article', { name: 'Title' }).getByRole('button').first().click();
+await goTo(120);
+await final();
+await shoot('title');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
 await open('Slipway spiral');
 await page.keyboard.press('5');
 await page.getByRole('button', { name: 'Proof and full size' }).click();

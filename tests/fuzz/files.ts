@@ -74,7 +74,7 @@ export function damaged(format: string, random: () => number): Uint8Array {
         bytes.copyWithin(at(), at(), at() + Math.floor(random() * 64));
         break;
       case 4:
-        bytes = bytes.slice(0, Math.max(1, Math.floor(random() * bytes.length)));
+        bytes = bytes.slice(0, Math.max(4, Math.floor(random() * bytes.length)));
         break;
       case 5:
         new DataView(bytes.buffer).setUint32(
@@ -84,7 +84,8 @@ export function damaged(format: string, random: () => number): Uint8Array {
         break;
       default: {
         const [from, to] = [at(), at()];
-        bytes = Uint8Array.from([...bytes.subarray(0, from), ...bytes.subarray(to)]).slice(0, 400_000);
+        const left = Uint8Array.from([...bytes.subarray(0, from), ...bytes.subarray(to)]);
+        if (left.length >= 4) bytes = left.slice(0, 400_000);
       }
     }
   return bytes;
