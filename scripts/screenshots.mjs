@@ -81,8 +81,7 @@ await page.getByRole('button', { name: 'Back to the camera' }).click();
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
 await open('Bell field');
-await page.getByRole('article', { name: 'Title' }).getByRole('button').first().click();
-await goTo(120);
+await goTo(170);
 await final();
 await shoot('title');
 await page.getByRole('button', { name: 'Back to the loops' }).click();

@@ -9,6 +9,7 @@ import type { FileKind, FileRef } from '../kept';
 import type { Form } from '../forms';
 import type { Kernel, KernelValues } from '../kernel/kernel';
 import type { TreatmentStart } from '../treatments/kinds';
+import type { Shape } from '../type/shape';
 import type { Drawing, DrawingLook, Linking } from './drawing';
 
 /** A start for a layer that looks good at once: fields that differ from what they are at first, and treatments. */
@@ -21,8 +22,9 @@ export interface Preset<L> {
 /** What a layer may offer others and the flight: its own route, any route it lies along, its surface. */
 export type Offer = 'route' | 'way' | 'ground';
 
-/** A drawing of a layer in small: its elements, the lines of its own drawings, lines between near elements, or its colours as a sky. */
-export type Sketch = { as: 'dots' | 'lines' | 'sky' } | { as: 'near'; metres: number };
+/** A drawing of a layer in small: its elements, the lines of its own drawings, lines between near elements, shapes as they are, or its colours as a sky. */
+export type Sketch =
+  { as: 'dots' | 'lines' | 'sky' } | { as: 'near'; metres: number } | { as: 'shapes'; shapes: readonly Shape[] };
 
 /** What the core and the engine know about one kind of layer. One definition per folder of `layers/`. */
 export interface LayerDefinition<L extends object, V extends KernelValues = KernelValues> {

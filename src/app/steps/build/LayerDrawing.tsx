@@ -3,10 +3,12 @@ import { useId, useMemo } from 'react';
 import { layerBatch, type Batch } from '../../../core/world/batch';
 import { linkPoints } from '../../../core/layers/links/neighbours';
 import { definitionOf, type Layer } from '../../../core/layers/kinds';
-import { linearToHex } from '../../../core/colour/colour';
+import { gradientAt, linearToHex } from '../../../core/colour/colour';
 import type { Sketch } from '../../../core/layers/definition';
 import type { DrawingOf } from '../../../core/layers/drawing';
 import type { Piece } from '../../../core/piece/schema';
+import { ShapesPicture } from '../../parts/ShapesPicture';
+import styles from './Build.module.css';
 
 /** Elements in the drawing of a card, and elements it is chosen from. */
 const FEW = 70;
@@ -44,7 +46,7 @@ function marksOf(piece: Piece, layer: Layer, batch: Batch): (i: number) => Mark 
 
 const sketchOf = (layer: Layer): Sketch => definitionOf(layer.kind).sketch?.(layer) ?? { as: 'dots' };
 /** Elements that each sort of drawing is made from. */
-const DRAWN_FROM: Record<Sketch['as'], number> = { dots: ENOUGH, lines: FEW, near: 120, sky: ENOUGH };
+const DRAWN_FROM: Record<Sketch['as'], number> = { dots: ENOUGH, lines: FEW, near: 120, sky: ENOUGH, shapes: FEW };
 
 /** The lines of a sheet from side to side. */
 const rowsOf = ({ across, along }: DrawingOf<'sheet'>): number[] =>
@@ -68,6 +70,9 @@ function linesOf(piece: Piece, layer: Layer, share: number, batch: Batch): numbe
       return drawing.as === 'surface' ? [...drawing.triangles].filter((_, i) => i % 6 < 2) : [];
     });
 }
+
+/** The colour in the middle of its gradient. */
+const gradientMiddle = (layer: Layer): string => linearToHex(gradientAt(definitionOf(layer.kind).gradient(layer), 0.5));
 
 /** A layer in miniature: a few of its own elements, seen from where the lap starts. */
 export function LayerDrawing({ piece, layer }: { piece: Piece; layer: Layer }) {
@@ -94,7 +99,14 @@ export function LayerDrawing({ piece, layer }: { piece: Piece; layer: Layer }) {
       bodies: definition.bodies?.(layer) === true,
     };
   }, [piece, layer]);
-  if (sketchOf(layer).as === 'sky')
+  const sketch = sketchOf(layer);
+  if (sketch.as === 'shapes')
+    return (
+      <span className={styles.shapes} style={{ color: gradientMiddle(layer) }}>
+        <ShapesPicture shapes={sketch.shapes} />
+      </span>
+    );
+  if (sketch.as === 'sky')
     return (
       <svg viewBox="0 0 44 32" width="44" height="32">
         <defs>

@@ -187,3 +187,11 @@ export function meshOf(layer: TitleLayer, { shape, shapes }: Pick<Composed, 'sha
     return count > 1 ? broken(whole, count, seed) : whole;
   });
 }
+
+/** A title as it reads, not turned or bent. Of a number each place as it is at nothing. */
+export const sketchShapes = (layer: TitleLayer): Shape[] => {
+  const written = layer.shows === 'number' ? numberText(layer, 0, 25) : null;
+  return compositionOf({ ...layer, bend: 0, rise: 0 })
+    .elements.filter(({ slot, text }) => written === null || written[slot] === text)
+    .flatMap(({ shapes, x, y }) => shapesMoved(shapes, x, y));
+};

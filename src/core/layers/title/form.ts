@@ -213,7 +213,7 @@ export const TitleForm = form({
     },
   ),
   rise: number(0, {
-    label: 'Base line turned',
+    label: 'Turned',
     unit: '°',
     min: -180,
     max: 180,

@@ -11,7 +11,7 @@ import type { LayerDefinition } from '../definition';
 import type { Mesh } from '../../solids/mesh';
 import type { Drawing, Riding } from '../drawing';
 import { piecesOf } from '../../treatments/kinds';
-import { compositionKey, compositionOf, fontOf, isDrum, meshOf } from './compose';
+import { compositionKey, compositionOf, fontOf, isDrum, meshOf, sketchShapes } from './compose';
 import { ANCHOR, TitleForm, type TitleLayer } from './form';
 import { numberText } from './number';
 import { presets } from './presets';
@@ -108,6 +108,7 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
   bodies: () => true,
   countsAll: true,
   onFrames: ({ shows }) => shows === 'number',
+  sketch: (layer) => ({ as: 'shapes', shapes: sketchShapes(layer) }),
   rides: ({ stands }) => stands === 'frame',
   margin: ({ stands, margin }) => (stands === 'frame' ? margin : null),
   kernel: titleKernel,
