@@ -5,7 +5,7 @@ import { launchBrowser } from '../../bin/browser.mjs';
 import { startServer } from '../../bin/server.mjs';
 import { ensureBuilt, root } from '../../scripts/run.mjs';
 import { boxRow, effectRows, emptyRow, exportRow, lensRow, pointRows, rebuildRow } from './drawing.mjs';
-import { liveRows, nearRows, startRow } from './live.mjs';
+import { liveRows, nearRows, startRow, titleRow } from './live.mjs';
 
 const light = process.argv.includes('--light');
 /** Times as bad as what was reached at which the light run fails. */
@@ -120,6 +120,7 @@ await page.close();
 if (!light) {
   await measured((line) => startRow(browser, server.url, peerCode, line));
   await liveRows(browser, server.url);
+  await titleRow(browser, server.url);
 }
 await browser.close();
 await server.close();

@@ -65,6 +65,7 @@ test('a font dropped anywhere becomes that of the open title, undone in one step
   await expect(font(page)).toHaveAccessibleName('Font: Harbour.woff');
   await page.keyboard.press('Control+z');
   await expect(font(page)).toHaveAccessibleName('Font: Anton');
+  await expect(page.getByRole('textbox', { name: 'Text', exact: true })).toHaveValue('Slipway\nRopewalk');
   await page.keyboard.press('Control+Shift+z');
   await expect(font(page)).toHaveAccessibleName('Font: Harbour.woff');
   await saved(page);

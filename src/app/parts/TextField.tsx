@@ -14,9 +14,12 @@ export function TextField({ label, value, lines = false, onChange }: Props) {
   const own = {
     'aria-label': label,
     value,
-    onFocus: bench.beginGesture,
     onBlur: bench.endGesture,
-    onChange: (event: { target: { value: string } }) => onChange(event.target.value),
+    // all that is typed until the field is left, or something else is done, is one step
+    onChange: (event: { target: { value: string } }) => {
+      bench.beginGesture();
+      onChange(event.target.value);
+    },
   };
   if (!lines)
     return (

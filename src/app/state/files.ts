@@ -47,6 +47,8 @@ export async function takeUpFile(file: File): Promise<void> {
       say(`“${ref.name}” is kept, but no layer has a use for it.`);
       return;
     }
+    // what is being typed meanwhile is a step of its own
+    bench.endGesture();
     bench.update(() => place.piece);
     bench.patch({ step: 'build', open: place.id });
     say(place.says, { tone: 'remark', actions: [{ label: 'Undo', act: bench.undo }] });

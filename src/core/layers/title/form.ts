@@ -69,7 +69,7 @@ export const TitleForm = form({
   shows: choice(
     'words',
     { words: 'Words', number: 'A number that counts', mark: 'A mark' },
-    { label: 'Shows', group: words, hint: 'Words, a value as a number, or the shapes of an SVG drawing.' },
+    { label: 'Shows', kept: true, group: words, hint: 'Words, a value as a number, or the shapes of an SVG drawing.' },
   ),
   text: text('MARROW QUAY', {
     label: 'Text',
@@ -107,10 +107,11 @@ export const TitleForm = form({
   format: choice(
     'plain',
     { plain: 'Number', clock: 'Minutes and seconds', frames: 'Minutes, seconds, frames', beats: 'Bars and beats' },
-    { label: 'Written as', group: words, when: shows('number'), hint: 'How the value is written.' },
+    { label: 'Written as', kept: true, group: words, when: shows('number'), hint: 'How the value is written.' },
   ),
   digits: integer(2, {
     label: 'Digits',
+    kept: true,
     group: words,
     min: 1,
     max: 9,
@@ -119,6 +120,7 @@ export const TitleForm = form({
   }),
   decimals: integer(0, {
     label: 'Decimals',
+    kept: true,
     group: words,
     min: 0,
     max: 6,
@@ -148,7 +150,13 @@ export const TitleForm = form({
   elements: choice(
     'letters',
     { letters: 'Letters', words: 'Words', lines: 'Lines' },
-    { label: 'Moves by', group: words, when: shows('words'), hint: 'What treatments move as one, in reading order.' },
+    {
+      label: 'Moves by',
+      kept: true,
+      group: words,
+      when: shows('words'),
+      hint: 'What treatments move as one, in reading order.',
+    },
   ),
   apart: flag(true, {
     label: 'Shapes apart',
@@ -284,10 +292,16 @@ export const TitleForm = form({
   stands: choice(
     'world',
     { world: 'In the world', frame: 'In the frame' },
-    { label: 'Stands', group: place, hint: 'Somewhere in the world, or always at the same place of the picture.' },
+    {
+      label: 'Stands',
+      kept: true,
+      group: place,
+      hint: 'Somewhere in the world, or always at the same place of the picture.',
+    },
   ),
   anchor: choice('bottom', ANCHORS, {
     label: 'Keeps to',
+    kept: true,
     group: place,
     when: inFrame,
     hint: 'Where in the frame it is.',
@@ -298,6 +312,7 @@ export const TitleForm = form({
     min: 0,
     max: 0.5,
     decimals: 3,
+    kept: true,
     group: place,
     when: inFrame,
     hint: 'Left free at the borders, as a share of the shorter side; the line in the picture shows it.',
@@ -318,6 +333,7 @@ export const TitleForm = form({
     { over: 'Before everything', focus: 'At the sharp distance', distance: 'At a distance' },
     {
       label: 'Depth there',
+      kept: true,
       group: place,
       when: inFrame,
       hint: 'Before everything it is always sharp and whole; else the lens sees it like all that is as far away.',
