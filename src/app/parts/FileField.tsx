@@ -7,6 +7,7 @@ import { keptFiles } from '../../files/shelf';
 import { bringIn, keepingTrouble } from '../state/files';
 import { FileLook, useHere } from './FileLook';
 import menu from './Menu.module.css';
+import { FileInput } from './FileInput';
 import styles from './FileField.module.css';
 
 interface Props {
@@ -80,17 +81,7 @@ export function FileField({ label, of, value, onChange }: Props) {
           />
         </Popover>
       </MenuTrigger>
-      <input
-        ref={input}
-        type="file"
-        accept={ACCEPTS[of]}
-        hidden
-        aria-label={`${label} file`}
-        onChange={(event) => {
-          take(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
+      <FileInput ref={input} label={`${label} file`} accept={ACCEPTS[of]} onChoose={([file]) => take(file)} />
       {trouble ? (
         <p role="alert" className={styles.trouble}>
           {trouble}

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type DragEvent } from 'react';
 import { crystalPicture } from '../../core/pictures/crystal';
 import { pictureFrom, pixmapOf, pixmapUrl, type Picture } from '../../core/pictures/pixmap';
 import { Button } from './Button';
+import { FileInput } from './FileInput';
 import styles from './PictureField.module.css';
 
 interface Props {
@@ -80,17 +81,7 @@ export function PictureField({ label, value, onChange }: Props) {
           </Button>
         )}
       </span>
-      <input
-        ref={input}
-        type="file"
-        accept="image/*"
-        hidden
-        aria-label={`${label} file`}
-        onChange={(event) => {
-          take(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
+      <FileInput ref={input} label={`${label} file`} accept="image/*" onChoose={([file]) => take(file)} />
       {trouble ? (
         <p role="alert" className={styles.trouble}>
           {trouble}

@@ -6,6 +6,7 @@ import { keptFiles, removeFiles } from '../../files/shelf';
 import { storeTrouble } from '../../store/room';
 import { usesOf, type Use } from '../../store/uses';
 import { Button } from '../parts/Button';
+import { FileInput } from '../parts/FileInput';
 import { FileLook } from '../parts/FileLook';
 import { Sheet } from '../parts/Sheet';
 import { useBench } from '../state/bench';
@@ -58,9 +59,8 @@ export function KeptFiles({ open, onClose }: { open: boolean; onClose(): void })
   const { files, uses } = useLiveQuery(shelf) ?? { files: [], uses: new Map<string, Use[]>() };
   const unused = files.filter(({ hash }) => uses.get(hash)?.length === 0);
   const total = files.reduce((sum, { bytes }) => sum + bytes, 0);
-  const take = async (chosen: FileList | null): Promise<void> => {
-    for (const file of chosen ?? [])
-      await bringIn(file).catch((error: unknown) => say(keepingTrouble(file.name, error)));
+  const take = async (chosen: readonly File[]): Promise<void> => {
+    for (const file of chosen) await bringIn(file).catch((error: unknown) => say(keepingTrouble(file.name, error)));
   };
   return (
     <Sheet title="Kept files" open={open} onClose={onClose}>
@@ -106,17 +106,12 @@ export function KeptFiles({ open, onClose }: { open: boolean; onClose(): void })
           <Button onPress={() => input.current?.click()}>Bring in files</Button>
         </span>
       </footer>
-      <input
+      <FileInput
         ref={input}
-        type="file"
-        multiple
-        hidden
+        label="Files to keep"
         accept=".ttf,.otf,.ttc,.woff,.woff2,.svg"
-        aria-label="Files to keep"
-        onChange={(event) => {
-          void take(event.target.files);
-          event.target.value = '';
-        }}
+        many
+        onChoose={(files) => void take(files)}
       />
     </Sheet>
   );

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { volumeOf } from '../../../tests/meshes';
 import { shapesArea, type Shape } from '../type/shape';
 import type { Mesh } from './mesh';
 import { relief } from './relief';
@@ -19,17 +20,6 @@ const FRAME: Shape = { outline: square(1), holes: [reversed(square(0.5))] };
 const RING: Shape = { outline: around(48, 1), holes: [reversed(around(40, 0.93))] };
 /** A spike with a very sharp corner. */
 const SPIKE: Shape = { outline: Float64Array.of(-1, 0, 0, -0.06, 1, 0, 0, 0.06), holes: [] };
-
-/** Volume by the divergence theorem. */
-function volume({ position, index }: Mesh): number {
-  let sum = 0;
-  const at = (i: number): number[] => [...position.subarray(index[i] * 3, index[i] * 3 + 3)];
-  for (let i = 0; i < index.length; i += 3) {
-    const [a, b, c] = [at(i), at(i + 1), at(i + 2)];
-    sum += a[0] * (b[1] * c[2] - b[2] * c[1]) + a[1] * (b[2] * c[0] - b[0] * c[2]) + a[2] * (b[0] * c[1] - b[1] * c[0]);
-  }
-  return sum / 6;
-}
 
 /** Edges that are not met by the same edge the other way round. */
 function open({ position, index }: Mesh): number {
@@ -72,7 +62,7 @@ describe('shapes given depth', () => {
   ])('%s is a closed prism', (_, shape) => {
     const mesh = relief([shape], { depth: 0.3, bevel: 0, steps: 1 });
     expect(open(mesh)).toBe(0);
-    expect(volume(mesh)).toBeCloseTo(shapesArea([shape]) * 0.3, 6);
+    expect(volumeOf(mesh)).toBeCloseTo(shapesArea([shape]) * 0.3, 6);
     expect(mesh.open).toBe(false);
   });
 
@@ -87,7 +77,7 @@ describe('shapes given depth', () => {
     const mesh = relief([BOX], { depth: 1, bevel: 0.2, steps: 1 });
     const [A, a] = [4, 1.6 ** 2];
     expect(open(mesh)).toBe(0);
-    expect(volume(mesh)).toBeCloseTo(A * 0.6 + 2 * (0.2 / 3) * (A + a + Math.sqrt(A * a)), 6);
+    expect(volumeOf(mesh)).toBeCloseTo(A * 0.6 + 2 * (0.2 / 3) * (A + a + Math.sqrt(A * a)), 6);
     expect(leastAgreement(mesh)).toBeGreaterThan(0.999);
   });
 
@@ -110,8 +100,8 @@ describe('shapes given depth', () => {
     for (const steps of [1, 4]) {
       const mesh = relief([shape], { depth: 0.5, bevel, steps });
       expect(open(mesh)).toBe(0);
-      expect(volume(mesh)).toBeLessThan(shapesArea([shape]) * 0.5);
-      expect(volume(mesh)).toBeGreaterThan(shapesArea([shape]) * 0.5 * 0.3);
+      expect(volumeOf(mesh)).toBeLessThan(shapesArea([shape]) * 0.5);
+      expect(volumeOf(mesh)).toBeGreaterThan(shapesArea([shape]) * 0.5 * 0.3);
       expect(leastAgreement(mesh)).toBeGreaterThan(0.2);
     }
   });

@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
+import { volumeOf } from '../../../../tests/meshes';
 import { pieceOf } from '../../../../tests/pieces';
 import { stockBytes, takeStock } from '../../../../tests/stock';
 import { openFont } from '../../../formats/font/font';
@@ -12,7 +13,6 @@ import { shapesArea } from '../../type/shape';
 import { layerElements, layerExtent, worldOf } from '../../world/layers';
 import { exposedPiece, exposureOf } from '../../world/exposed';
 import { missingFiles } from '../../piece/files';
-import type { Mesh } from '../../solids/mesh';
 import { definitionOf } from '../kinds';
 import type { TitleLayer } from './form';
 import { numberText, type Written } from './number';
@@ -21,17 +21,6 @@ const piece = (fields: Partial<TitleLayer>, more: object = {}) => pieceOf({ kind
 const elementsOf = (fields: Partial<TitleLayer>, phase = 0) => layerElements(piece(fields), 'one', phase);
 const lookOf = (p: ReturnType<typeof piece>) => definitionOf('title').look(p.layers[0], worldOf(p), 0);
 const mark = { hash: 'ab'.repeat(32), name: 'mark.svg' };
-
-/** Volume by the divergence theorem. */
-function volume({ position, index }: Mesh): number {
-  let sum = 0;
-  const at = (i: number): number[] => [...position.subarray(index[i] * 3, index[i] * 3 + 3)];
-  for (let i = 0; i < index.length; i += 3) {
-    const [a, b, c] = [at(i), at(i + 1), at(i + 2)];
-    sum += a[0] * (b[1] * c[2] - b[2] * c[1]) + a[1] * (b[2] * c[0] - b[0] * c[2]) + a[2] * (b[0] * c[1] - b[1] * c[0]);
-  }
-  return sum / 6;
-}
 
 describe('a title', () => {
   it('is frames without its font, and says so', () => {
@@ -76,7 +65,7 @@ describe('a title with its font', () => {
     const font = openFont(stockBytes('fonts/anton.woff2'), 'Anton');
     const area = shapesArea(font.outline(font.shape('B', false)[0].id));
     if (drawing.as !== 'bodies') throw new Error('letters are bodies');
-    expect(volume(drawing.mesh)).toBeCloseTo(area * 0.3, 5);
+    expect(volumeOf(drawing.mesh)).toBeCloseTo(area * 0.3, 5);
     expect(drawing.mesh.open).toBe(false);
   });
 
