@@ -1,4 +1,4 @@
-import { STOCK, type FileRef } from '../core/kept';
+import { STOCK, type FileRef, type StockFile } from '../core/kept';
 import { filesDatabase, type KeptFile } from './database';
 import { kindOf } from './tried';
 
@@ -8,10 +8,16 @@ const shipped = import.meta.glob<string>(['/stock/fonts/*.woff2', '/stock/marks/
   import: 'default',
 });
 
-const stockUrl = (hash: string): string | null => {
-  const found = STOCK.find((file) => file.hash === hash);
-  return found ? (shipped[`/stock/${found.path}`] ?? null) : null;
-};
+const stockOf = (hash: string): StockFile | undefined => STOCK.find((file) => file.hash === hash);
+
+const fetched = async (path: string): Promise<Uint8Array<ArrayBuffer>> =>
+  new Uint8Array(await (await fetch(shipped[`/stock/${path}`])).arrayBuffer());
+
+/** Letters that ship beside a font that ships; null where there are none. */
+export async function moreOf(hash: string): Promise<Uint8Array<ArrayBuffer> | null> {
+  const more = stockOf(hash)?.more;
+  return more === undefined ? null : fetched(more);
+}
 
 /** SHA-256 of bytes as hexadecimal digits. */
 export async function hashOf(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
@@ -30,7 +36,7 @@ export async function keepFile(bytes: Uint8Array<ArrayBuffer>, name: string): Pr
   const hash = await hashOf(bytes);
   const known = await filesDatabase.files.get(hash);
   if (known) return known;
-  const stock = STOCK.find((file) => file.hash === hash);
+  const stock = stockOf(hash);
   if (stock) return { hash, name: stock.name, kind: stock.kind, bytes: bytes.length, at: 0 };
   const kind = await kindOf(bytes, name);
   const file: KeptFile = { hash, name: name.slice(0, 255), kind, bytes: bytes.length, at: Date.now() };
@@ -43,8 +49,8 @@ export async function keepFile(bytes: Uint8Array<ArrayBuffer>, name: string): Pr
 
 /** The bytes of a kept file, or of one that ships; null when it is nowhere. */
 export async function fileBytes({ hash }: Pick<FileRef, 'hash'>): Promise<Uint8Array<ArrayBuffer> | null> {
-  const url = stockUrl(hash);
-  if (url !== null) return new Uint8Array(await (await fetch(url)).arrayBuffer());
+  const stock = stockOf(hash);
+  if (stock) return fetched(stock.path);
   const kept = await filesDatabase.contents.get(hash);
   return kept ? new Uint8Array(await kept.blob.arrayBuffer()) : null;
 }

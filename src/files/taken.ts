@@ -1,15 +1,17 @@
 import type { FileKind } from '../core/kept';
 import type { NamedFile } from '../core/piece/files';
-import { FONTS } from '../core/type/font';
+import { FONTS, withMore } from '../core/type/font';
 import { isHere } from '../core/type/here';
 import { MARKS } from '../core/type/mark';
-import { fileBytes } from './shelf';
+import { fileBytes, moreOf } from './shelf';
 
 /** How the files of each kind become what pieces are drawn with. What opens them is loaded when there is one. */
 const TAKE: Readonly<Record<FileKind, (hash: string, bytes: Uint8Array, name: string) => Promise<void>>> = {
   async font(hash, bytes, name) {
     const { openFont } = await import('../formats/font/font');
-    FONTS.take(hash, openFont(bytes, name));
+    const font = openFont(bytes, name);
+    const more = await moreOf(hash);
+    FONTS.take(hash, more ? withMore(font, openFont(more, name)) : font);
   },
   async mark(hash, bytes, name) {
     const { readMark } = await import('../formats/svg/svg');

@@ -13,11 +13,15 @@ describe('what ships', () => {
     expect(stockFile(name)).toEqual({ hash, name });
   });
 
-  it.each(STOCK.filter(({ kind }) => kind === 'font'))('$name has its licence beside it', ({ path }) => {
-    const notice = new URL(`../../../stock/${path.replace('.woff2', '.OFL.txt')}`, import.meta.url);
-    expect(existsSync(notice)).toBe(true);
-    expect(readFileSync(notice, 'utf8')).toContain('SIL OPEN FONT LICENSE Version 1.1');
-  });
+  it.each(STOCK.filter(({ kind }) => kind === 'font'))(
+    '$name has its licence and more letters beside it',
+    ({ path, more }) => {
+      expect(sortOf(stockBytes(more ?? ''))).toBe('font');
+      const notice = new URL(`../../../stock/${path.replace('.woff2', '.OFL.txt')}`, import.meta.url);
+      expect(existsSync(notice)).toBe(true);
+      expect(readFileSync(notice, 'utf8')).toContain('SIL OPEN FONT LICENSE Version 1.1');
+    },
+  );
 });
 
 describe('what a file is by its bytes', () => {

@@ -5,11 +5,19 @@ export interface StockFile extends FileRef {
   kind: FileKind;
   /** in the folder stock */
   path: string;
+  /** of a font: a file beside it with letters that it lacks, of the languages of eastern Europe */
+  more?: string;
 }
 
 const shipped =
   (kind: FileKind, folder: string) =>
-  (name: string, path: string, hash: string): StockFile => ({ kind, name, path: `${folder}/${path}`, hash });
+  (name: string, path: string, hash: string): StockFile => ({
+    kind,
+    name,
+    path: `${folder}/${path}`,
+    hash,
+    ...(kind === 'font' ? { more: `${folder}/${path.replace('.woff2', '.more.woff2')}` } : {}),
+  });
 const font = shipped('font', 'fonts');
 const mark = shipped('mark', 'marks');
 

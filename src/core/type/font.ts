@@ -33,6 +33,39 @@ export interface Font {
   lacks(text: string): string[];
 }
 
+/** Added to the numbers of another font's glyphs: more than any font has. */
+const OTHERS = 1_000_000;
+
+/** A font that takes letters it lacks from another one of its family, where that has them. */
+export function withMore(font: Font, more: Font): Font {
+  const lacks = (text: string): string[] => {
+    const lacking = font.lacks(text);
+    return lacking.length === 0 ? lacking : more.lacks(lacking.join(''));
+  };
+  const shape = (text: string, ligatures: boolean): ShapedGlyph[] => {
+    const borrowed = new Set(font.lacks(text));
+    for (const letter of borrowed.size > 0 ? more.lacks([...borrowed].join('')) : []) borrowed.delete(letter);
+    if (borrowed.size === 0) return font.shape(text, ligatures);
+    const runs: { text: string; other: boolean }[] = [];
+    for (const letter of text) {
+      const other = borrowed.has(letter);
+      const last = runs.at(-1);
+      if (last?.other === other) last.text += letter;
+      else runs.push({ text: letter, other });
+    }
+    let start = 0;
+    return runs.flatMap((run) => {
+      const from = start;
+      return (run.other ? more : font).shape(run.text, ligatures).map((glyph) => {
+        start = Math.max(start, from + glyph.x + glyph.advance);
+        return { ...glyph, x: from + glyph.x, id: run.other ? glyph.id + OTHERS : glyph.id };
+      });
+    });
+  };
+  const outline = (id: number): readonly Shape[] => (id >= OTHERS ? more.outline(id - OTHERS) : font.outline(id));
+  return { ...font, lacks, shape, outline };
+}
+
 /** Every font that is open. */
 export const FONTS = new Held<Font>();
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { stockBytes } from '../../../tests/stock';
 import { openFont } from '../../formats/font/font';
-import { STAND_IN } from './font';
+import { STAND_IN, withMore } from './font';
 import { setText, shapedLine, type Setting } from './layout';
 
 const anton = openFont(stockBytes('fonts/anton.woff2'), 'Anton');
@@ -15,6 +15,29 @@ const PLAIN: Setting = {
   around: 'plane',
   rise: 0,
 };
+
+describe('a font with letters of another one', () => {
+  const ext = openFont(stockBytes('fonts/anton.more.woff2'), 'Anton');
+  const both = withMore(anton, ext);
+
+  it('takes what it lacks from it, and nothing else', () => {
+    expect(anton.lacks('Łódź')).toEqual(['Ł', 'ź']);
+    expect(both.lacks('Łódź я')).toEqual(['я']);
+    expect(both.shape('AVATAR', true)).toEqual(anton.shape('AVATAR', true));
+  });
+
+  it('sets both on one line, each by its own advances', () => {
+    const line = both.shape('aŁb', false);
+    const own = (font: typeof anton, letter: string): number => font.shape(letter, false)[0].advance;
+    expect(line.map(({ x }) => x)).toEqual([
+      0,
+      expect.closeTo(own(anton, 'a'), 9),
+      expect.closeTo(own(anton, 'a') + own(ext, 'Ł'), 9),
+    ]);
+    expect(both.outline(line[1].id)).toBe(ext.outline(ext.shape('Ł', false)[0].id));
+    expect(both.outline(line[2].id)).toBe(anton.outline(line[2].id));
+  });
+});
 
 describe('setting text', () => {
   it('takes letters in reading order, line by line, without spaces', () => {
