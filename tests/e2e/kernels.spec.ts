@@ -14,9 +14,11 @@ import { flowNoiseInto, type NoiseSample } from '../../src/core/noise/flow';
 import { sources as flowSources } from '../../src/core/noise/flow.gen';
 import { hash4 } from '../../src/core/random/hash';
 import { sources as hashSources } from '../../src/core/random/hash.gen';
+import { takeStock } from '../stock';
 import { demoJson, openLab, probe } from './lab';
 
 // Kernels are written once: what the GPU computes must be what the core computes.
+test.beforeAll(() => takeStock());
 test.beforeEach(async ({ page }) => openLab(page));
 
 test('131 072 hashes are the same bits on the GPU', async ({ page }) => {
