@@ -1,5 +1,6 @@
 import { stateReport } from '../../src/core/seam/report';
 import { animatedPlaces } from '../../src/core/seam/values';
+import { toDocument } from '../../src/core/piece/document';
 import { parsePiece } from '../../src/core/world/open';
 import { worldOf } from '../../src/core/world/layers';
 import { readdirSync, readFileSync } from 'node:fs';
@@ -221,7 +222,7 @@ export function tryOne(seed: number, index: number): { mishap: Mishap | null; ac
         detail: error instanceof Error ? `${error.message} ${error.stack?.split('\n')[1] ?? ''}` : String(error),
       };
     }
-    const again = parsePiece(JSON.parse(JSON.stringify({ format: 'isomorph', version: 3, piece: parsed.piece })));
+    const again = parsePiece(JSON.parse(JSON.stringify(toDocument(parsed.piece))));
     if (!again.ok) return { index, what: 'unreadable again', detail: JSON.stringify(again.problems[0]) };
     const all = performance.now() - started;
     return all > MOST_MS.use ? { index, what: 'slow', detail: `used in ${all.toFixed(0)} ms` } : null;
