@@ -4,8 +4,7 @@ import { fork } from 'node:child_process';
 import { clearTimeout, setTimeout } from 'node:timers';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
-import { createServer } from 'vite';
-import { root } from './run.mjs';
+import { modulesOf } from './modules.mjs';
 
 /** Longest that one file may take, and that the process may take to start, in milliseconds. */
 const LIMIT = { file: 2000, start: 60_000 };
@@ -22,13 +21,7 @@ const [count, seed] = [values.count ?? '10000', values.seed ?? '1'].map(Number);
 
 /** Looks at file after file, and tells of each. */
 async function child() {
-  const vite = await createServer({
-    root,
-    configFile: false,
-    server: { middlewareMode: true, watch: null, hmr: false },
-    appType: 'custom',
-    logLevel: 'error',
-  });
+  const vite = await modulesOf();
   const { tryFile, FORMATS } = await vite.ssrLoadModule('/tests/fuzz/files.ts');
   process.on('message', (/** @type {Asked} */ { format, from }) => {
     for (let index = from; index < count; index++) process.send?.(tryFile(format, seed, index));

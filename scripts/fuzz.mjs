@@ -1,19 +1,12 @@
 // Reads thousands of damaged piece files and uses those that are accepted: npm run fuzz [-- --count 10000 --seed 1 --first 0]
 import { parseArgs } from 'node:util';
-import { createServer } from 'vite';
-import { root } from './run.mjs';
+import { modulesOf } from './modules.mjs';
 
 const { values } = parseArgs({
   options: { count: { type: 'string' }, seed: { type: 'string' }, first: { type: 'string' } },
 });
 const [count, seed, first] = [values.count ?? '10000', values.seed ?? '1', values.first ?? '0'].map(Number);
-const vite = await createServer({
-  root,
-  configFile: false,
-  server: { middlewareMode: true, watch: null, hmr: false },
-  appType: 'custom',
-  logLevel: 'error',
-});
+const vite = await modulesOf();
 const { tryOne } = await vite.ssrLoadModule('/tests/fuzz/fuzz.ts');
 const kinds = new Map();
 let accepted = 0;

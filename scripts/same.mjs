@@ -8,8 +8,8 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { execFileSync } from 'node:child_process';
 import { parseArgs } from 'node:util';
-import { createServer } from 'vite';
 import { launchBrowser } from '../bin/browser.mjs';
+import { modulesOf } from './modules.mjs';
 import { ensureBuilt, root, run } from './run.mjs';
 
 const { values, positionals } = parseArgs({
@@ -66,13 +66,7 @@ async function documentsOf(tree) {
     `demo ${file.split('.')[0]}`,
     JSON.parse(readFileSync(join(tree, 'demo', file), 'utf8')),
   ]);
-  const vite = await createServer({
-    root: tree,
-    configFile: false,
-    server: { middlewareMode: true, watch: null, hmr: false },
-    appType: 'custom',
-    logLevel: 'error',
-  });
+  const vite = await modulesOf(tree);
   const core = await vite.ssrLoadModule('/src/core/index.ts');
   // older revisions list kinds and presets otherwise
   const kinds = core.LAYERS?.names ?? core.layerKinds;

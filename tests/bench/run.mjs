@@ -1,8 +1,9 @@
 // Ratios against a peer or a limit in the same run. Machines are noisy: ratios mean more than times. `--light` is a part of it
 // that fails when a ratio against a peer is 1.5 times as bad as what was reached.
-import { build, createServer } from 'vite';
+import { build } from 'vite';
 import { launchBrowser } from '../../bin/browser.mjs';
 import { startServer } from '../../bin/server.mjs';
+import { modulesOf } from '../../scripts/modules.mjs';
 import { ensureBuilt, root } from '../../scripts/run.mjs';
 import { boxRow, effectRows, emptyRow, exportRow, lensRow, pointRows, rebuildRow } from './drawing.mjs';
 import { liveRows, nearRows, startRow, titleRow } from './live.mjs';
@@ -41,13 +42,7 @@ async function measured(rows) {
   }
 }
 
-const vite = await createServer({
-  root,
-  configFile: false,
-  server: { middlewareMode: true },
-  appType: 'custom',
-  logLevel: 'error',
-});
+const vite = await modulesOf();
 const { noiseRatio } = await vite.ssrLoadModule('/tests/bench/noise.ts');
 await measured((line) => {
   const noise = noiseRatio();

@@ -4,6 +4,7 @@ import { useRef, useState, type DragEvent } from 'react';
 import { Button, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import { STOCK, type FileKind, type FileRef } from '../../core/kept';
 import { keptFiles } from '../../files/shelf';
+import { bench } from '../state/bench';
 import { bringIn, keepingTrouble } from '../state/files';
 import { FileLook, useHere } from './FileLook';
 import menu from './Menu.module.css';
@@ -38,11 +39,16 @@ export function FileField({ label, of, value, onChange }: Props) {
   // what was wrong with one is forgotten with the next
   const trouble = failed?.at === value ? failed.words : null;
   const setTrouble = (words: string): void => setFailed({ at: value, words });
+  const choose = (ref: FileRef): void => {
+    // what is being typed meanwhile is a step of its own
+    bench.endGesture();
+    onChange(ref);
+  };
   const take = (file: File | undefined): void => {
     if (!file) return;
     bringIn(file).then(
       ({ ref, kind }) =>
-        kind === of ? onChange(ref) : setTrouble(`“${ref.name}” is kept, but it is not ${WORDS[of].one}.`),
+        kind === of ? choose(ref) : setTrouble(`“${ref.name}” is kept, but it is not ${WORDS[of].one}.`),
       (error: unknown) => setTrouble(keepingTrouble(file.name, error)),
     );
   };
@@ -75,7 +81,7 @@ export function FileField({ label, of, value, onChange }: Props) {
             label={label}
             onChoose={(hash) => {
               const file = byHash.get(hash);
-              if (file) onChange({ hash: file.hash, name: file.name });
+              if (file) choose({ hash: file.hash, name: file.name });
               else input.current?.click();
             }}
           />

@@ -23,7 +23,9 @@ export function watchFiles(): () => void {
 
 /** What could not be kept, in words. */
 export const keepingTrouble = (name: string, error: unknown): string =>
-  error instanceof Trouble ? troubleWords(error) : `“${name}” was not kept: ${storeTrouble(error)}.`;
+  error instanceof Trouble
+    ? `${troubleWords(error).replace(/\.$/, '')}.`
+    : `“${name}” was not kept: ${storeTrouble(error)}.`;
 
 /** Keeps a file and takes it in. @throws Trouble, or the database's error: see keepingTrouble */
 export async function bringIn(file: File): Promise<{ ref: FileRef; kind: FileKind }> {

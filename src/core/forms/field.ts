@@ -45,6 +45,8 @@ export interface Info {
   when?: Condition | readonly Condition[];
   /** siblings leave it as it is */
   kept?: boolean;
+  /** what stands in it was handed over or written by the user: another preset leaves it */
+  given?: boolean;
   /** what it does is summed up over the lap, so that a jump of it is none of what is seen */
   summed?: boolean;
 }

@@ -1,23 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { volumeOf } from '../../../tests/meshes';
-import { shapesArea, type Shape } from '../type/shape';
+import { contourReversed, shapesArea, type Shape } from '../type/shape';
 import type { Mesh } from './mesh';
 import { relief } from './relief';
 
 const square = (half: number): Float64Array => Float64Array.of(-half, -half, half, -half, half, half, -half, half);
-const reversed = (contour: Float64Array): Float64Array => {
-  const out = new Float64Array(contour.length);
-  for (let i = 0; i < contour.length; i += 2) out.set(contour.subarray(i, i + 2), contour.length - 2 - i);
-  return out;
-};
 const around = (n: number, radius: number): Float64Array =>
   Float64Array.from({ length: n * 2 }, (_, i) =>
     i % 2 === 0 ? radius * Math.cos((Math.PI * i) / n) : radius * Math.sin((Math.PI * (i - 1)) / n),
   );
 const BOX: Shape = { outline: square(1), holes: [] };
-const FRAME: Shape = { outline: square(1), holes: [reversed(square(0.5))] };
+const FRAME: Shape = { outline: square(1), holes: [contourReversed(square(0.5))] };
 /** A ring as thin as the bevel is wide on one side: a stroke the bevel must give way to. */
-const RING: Shape = { outline: around(48, 1), holes: [reversed(around(40, 0.93))] };
+const RING: Shape = { outline: around(48, 1), holes: [contourReversed(around(40, 0.93))] };
 /** A spike with a very sharp corner. */
 const SPIKE: Shape = { outline: Float64Array.of(-1, 0, 0, -0.06, 1, 0, 0, 0.06), holes: [] };
 

@@ -25,6 +25,13 @@ export const contoursOf = (shapes: readonly Shape[]): Contour[] =>
 export const shapesArea = (shapes: readonly Shape[]): number =>
   contoursOf(shapes).reduce((sum, contour) => sum + contourArea(contour), 0);
 
+/** The same contour the other way round. */
+export function contourReversed(contour: Contour): Contour {
+  const out = new Float64Array(contour.length);
+  for (let i = 0; i < contour.length; i += 2) out.set(contour.subarray(i, i + 2), contour.length - 2 - i);
+  return out;
+}
+
 export interface Bounds {
   left: number;
   right: number;
@@ -32,19 +39,22 @@ export interface Bounds {
   top: number;
 }
 
-/** What shapes are within; null where there are none. */
-export function shapesBounds(shapes: readonly Shape[]): Bounds | null {
-  if (shapes.length === 0) return null;
+/** What contours are within; with no points nothing is. */
+export function contourBounds(...contours: readonly Contour[]): Bounds {
   const bounds = { left: Infinity, right: -Infinity, bottom: Infinity, top: -Infinity };
-  for (const { outline } of shapes)
-    for (let i = 0; i < outline.length; i += 2) {
-      bounds.left = Math.min(bounds.left, outline[i]);
-      bounds.right = Math.max(bounds.right, outline[i]);
-      bounds.bottom = Math.min(bounds.bottom, outline[i + 1]);
-      bounds.top = Math.max(bounds.top, outline[i + 1]);
+  for (const contour of contours)
+    for (let i = 0; i < contour.length; i += 2) {
+      bounds.left = Math.min(bounds.left, contour[i]);
+      bounds.right = Math.max(bounds.right, contour[i]);
+      bounds.bottom = Math.min(bounds.bottom, contour[i + 1]);
+      bounds.top = Math.max(bounds.top, contour[i + 1]);
     }
   return bounds;
 }
+
+/** What shapes are within; null where there are none. */
+export const shapesBounds = (shapes: readonly Shape[]): Bounds | null =>
+  shapes.length === 0 ? null : contourBounds(...shapes.map(({ outline }) => outline));
 
 /** Shapes moved by so much. */
 export const shapesMoved = (shapes: readonly Shape[], x: number, y: number): Shape[] => {

@@ -1,5 +1,12 @@
 import { Clipper, FillRule as Rule } from 'clipper2-ts';
-import { contourArea, type Contour, type Shape } from '../../core/type/shape';
+import {
+  contourArea,
+  contourBounds,
+  contourReversed,
+  type Bounds,
+  type Contour,
+  type Shape,
+} from '../../core/type/shape';
 
 export type FillRule = 'nonzero' | 'evenodd';
 
@@ -21,36 +28,15 @@ function tidy(contour: Contour): Contour | null {
   return out.length >= 6 && Math.abs(contourArea(out)) > NOTHING ? out : null;
 }
 
-export const reversed = (contour: Contour): Contour => {
-  const out = new Float64Array(contour.length);
-  for (let i = 0; i < contour.length; i += 2) out.set(contour.subarray(i, i + 2), contour.length - 2 - i);
-  return out;
-};
-
-interface Box {
-  left: number;
-  right: number;
-  bottom: number;
-  top: number;
-}
-function boxOf(contour: Contour): Box {
-  const box = { left: Infinity, right: -Infinity, bottom: Infinity, top: -Infinity };
-  for (let i = 0; i < contour.length; i += 2) {
-    box.left = Math.min(box.left, contour[i]);
-    box.right = Math.max(box.right, contour[i]);
-    box.bottom = Math.min(box.bottom, contour[i + 1]);
-    box.top = Math.max(box.top, contour[i + 1]);
-  }
-  return box;
-}
-const apart = (a: Box, b: Box): boolean => a.right < b.left || b.right < a.left || a.top < b.bottom || b.top < a.bottom;
+const apart = (a: Bounds, b: Bounds): boolean =>
+  a.right < b.left || b.right < a.left || a.top < b.bottom || b.top < a.bottom;
 
 const turn = (ax: number, ay: number, bx: number, by: number, px: number, py: number): number =>
   (bx - ax) * (py - ay) - (by - ay) * (px - ax);
 
 /** Whether sides of two contours, which may be one and the same, cross; sides that only touch do not. */
 function cross(a: Contour, b: Contour): boolean {
-  const bounds = boxOf(b);
+  const bounds = contourBounds(b);
   for (let i = 0; i < a.length; i += 2) {
     const j = (i + 2) % a.length;
     const [ax, ay, cx, cy] = [a[i], a[i + 1], a[j], a[j + 1]];
@@ -83,7 +69,7 @@ function winding(contour: Contour, x: number, y: number): number {
 
 /** Contours that do not cross, as shapes: what a fill rule fills (SVG 1.1, §11.3). */
 function nested(contours: readonly Contour[], rule: FillRule): Shape[] {
-  const boxes = contours.map(boxOf);
+  const boxes = contours.map((contour) => contourBounds(contour));
   const bounds = contours.map((contour, own) => {
     const [x, y] = [(contour[0] + contour[2]) / 2, (contour[1] + contour[3]) / 2];
     let around = 0;
@@ -98,7 +84,7 @@ function nested(contours: readonly Contour[], rule: FillRule): Shape[] {
   const found = bounds.flatMap((bound) => bound ?? []);
   const outlines = found.filter(({ solid }) => solid).map(({ contour }) => contour);
   const shapes = outlines
-    .map((contour) => (contourArea(contour) > 0 ? contour : reversed(contour)))
+    .map((contour) => (contourArea(contour) > 0 ? contour : contourReversed(contour)))
     .map((outline) => ({ outline, holes: [] as Contour[], area: contourArea(outline) }));
   for (const { contour, solid, at } of found) {
     if (solid) continue;
@@ -106,7 +92,7 @@ function nested(contours: readonly Contour[], rule: FillRule): Shape[] {
       .filter(({ outline, area }) => area > Math.abs(contourArea(contour)) && winding(outline, ...at) !== 0)
       .sort((a, b) => a.area - b.area);
     const [holder] = around;
-    (holder as typeof holder | undefined)?.holes.push(contourArea(contour) < 0 ? contour : reversed(contour));
+    (holder as typeof holder | undefined)?.holes.push(contourArea(contour) < 0 ? contour : contourReversed(contour));
   }
   return shapes.map(({ outline, holes }) => ({ outline, holes }));
 }
@@ -126,7 +112,7 @@ function joined(contours: readonly Contour[], rule: FillRule): Contour[] {
 /** Contours as shapes that do not overlap: what a fill rule fills. */
 export function shapesOf(contours: readonly Contour[], rule: FillRule): Shape[] {
   const tidied = contours.flatMap((contour) => tidy(contour) ?? []);
-  const boxes = tidied.map(boxOf);
+  const boxes = tidied.map((contour) => contourBounds(contour));
   const crossing = tidied.some((a, i) =>
     tidied.some((b, j) => j >= i && (j === i || !apart(boxes[i], boxes[j])) && cross(a, b)),
   );

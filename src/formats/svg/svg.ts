@@ -2,7 +2,7 @@ import { SaxesParser } from 'saxes';
 import svgpath from 'svgpath';
 import { Trouble } from '../../core/trouble';
 import type { Mark } from '../../core/type/mark';
-import type { Contour, Shape } from '../../core/type/shape';
+import { contourBounds, type Contour, type Shape } from '../../core/type/shape';
 import { PathBuilder } from '../shapes/path';
 import { shapesOf, type FillRule } from '../shapes/shapes';
 
@@ -187,18 +187,9 @@ export function readMark(bytes: Uint8Array, name: string): Mark {
 
 /** Shapes moved to the middle and scaled to a height of one. */
 function unitHigh(paths: readonly (readonly Shape[])[]): Shape[][] {
-  const [low, high] = [
-    [Infinity, Infinity],
-    [-Infinity, -Infinity],
-  ];
-  for (const shapes of paths)
-    for (const { outline } of shapes)
-      outline.forEach((v, i) => {
-        low[i % 2] = Math.min(low[i % 2], v);
-        high[i % 2] = Math.max(high[i % 2], v);
-      });
-  const scale = 1 / Math.max(high[1] - low[1], 1e-6 * (high[0] - low[0]), 1e-9);
-  const middle = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2];
+  const { left, right, bottom, top } = contourBounds(...paths.flat().map(({ outline }) => outline));
+  const scale = 1 / Math.max(top - bottom, 1e-6 * (right - left), 1e-9);
+  const middle = [(left + right) / 2, (bottom + top) / 2];
   const moved = (contour: Contour): Contour => contour.map((v, i) => (v - middle[i % 2]) * scale);
   return paths.map((shapes) =>
     shapes.map(({ outline, holes }) => ({ outline: moved(outline), holes: holes.map(moved) })),

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { PieceSchema, type Piece } from '../../../core/piece/schema';
-import { addLayer, duplicateLayer, moveLayer, removeLayer } from './layerEdits';
+import { addLayer, applyPreset, duplicateLayer, moveLayer, placeFile, removeLayer } from './layerEdits';
 
 const empty: Piece = PieceSchema.parse({
   id: 'p',
@@ -18,6 +18,36 @@ describe('layers', () => {
     expect(two.layers.map(({ name }) => name)).toEqual(['Particle field 2', 'Particle field']);
     expect(new Set(two.layers.map(({ seed }) => seed)).size).toBe(2);
     expect(PieceSchema.safeParse(two).success).toBe(true);
+  });
+
+  it('stand in every tile where the camera travels on, whichever preset they start from', () => {
+    const travels: Piece = {
+      ...empty,
+      flight: PieceSchema.parse({ ...empty, flight: { route: { kind: 'run' } } }).flight,
+    };
+    const { piece } = addLayer(travels, 'title');
+    expect(piece.layers[0].once).toBe(false);
+    expect(applyPreset(piece, 0, 2).layers[0].once).toBe(false);
+    const stays = PieceSchema.parse({ ...empty, flight: { route: { kind: 'run', tilesPerLap: 0 } } });
+    expect(applyPreset(addLayer(stays, 'title').piece, 0, 2).layers[0].once).toBe(true);
+  });
+
+  it('keep the words that were written when they start from another preset, not those of a preset', () => {
+    const { piece } = addLayer(empty, 'title');
+    const second = applyPreset(piece, 0, 1);
+    expect(second.layers[0]).toMatchObject({ text: 'Saltmarsh\nLamplight Week' });
+    const written = { ...second, layers: [{ ...second.layers[0], text: 'First light' }] } as Piece;
+    expect(applyPreset(written, 0, 3).layers[0]).toMatchObject({ text: 'First light', treatments: [{ kind: 'leap' }] });
+    expect(applyPreset(second, 0, 3).layers[0]).toMatchObject({ text: 'ROPEWALK' });
+  });
+
+  it('take up a file that is dropped: the open one, or a new one', () => {
+    const file = { hash: 'ab'.repeat(32), name: 'harbour.ttf' };
+    const { piece, id } = addLayer(empty, 'title');
+    expect(placeFile(piece, id, 'font', file)?.piece.layers).toMatchObject([{ id, font: file }]);
+    const beside = placeFile(addLayer(piece, 'field').piece, null, 'mark', file);
+    expect(beside?.piece.layers).toHaveLength(3);
+    expect(beside?.piece.layers[0]).toMatchObject({ id: beside?.id, shows: 'mark', mark: file });
   });
 
   it('a copy keeps its seed and takes an id of its own', () => {

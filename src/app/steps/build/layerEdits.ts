@@ -2,6 +2,7 @@ import type { FileKind, FileRef } from '../../../core/kept';
 import { definitionOf, LAYERS, type Layer, type LayerKind, presetLayer } from '../../../core/layers/kinds';
 import { PIECE, type Piece } from '../../../core/piece/schema';
 import { withoutNames } from '../../../core/piece/references';
+import { valueAt } from '../../../core/forms';
 import { sceneSymmetry } from '../../../core/seam/symmetry';
 import { movedOver, newId } from '../../state/edit';
 
@@ -13,13 +14,27 @@ const free = (piece: Piece, wanted: string): string => {
   return `${wanted} ${n}`;
 };
 
+/** A layer as it closes with a piece: what stands once does only where the camera comes back to it. */
+const closing = (piece: Piece, layer: Layer): Layer =>
+  layer.once && sceneSymmetry(piece).advance !== 0 ? { ...layer, once: false } : layer;
+
+/** What of a layer was handed over or written by the user: neither as at first, nor as any preset has it. */
+function givenIn(layer: Layer): Partial<Layer> {
+  const { form, presets } = definitionOf(layer.kind);
+  return Object.fromEntries(
+    Object.entries(form.fields).flatMap(([name, { control, initial }]) => {
+      const value = valueAt(layer, name);
+      const stock = [initial, ...presets.map(({ fields }) => valueAt(fields, name))];
+      return control?.given && !stock.includes(value) ? [[name, value]] : [];
+    }),
+  );
+}
+
 /** A new layer on top, with a seed of its own. */
 export function addLayer(piece: Piece, kind: LayerKind): { piece: Piece; id: string } {
   const id = newId('layer');
   const seed = 1 + piece.layers.reduce((most, layer) => Math.max(most, layer.seed), 0);
-  const preset = presetLayer(kind, 0, { id, name: free(piece, definitionOf(kind).label), seed });
-  // what stands once closes only where the camera comes back to it
-  const layer = preset.once && sceneSymmetry(piece).advance !== 0 ? { ...preset, once: false } : preset;
+  const layer = closing(piece, presetLayer(kind, 0, { id, name: free(piece, definitionOf(kind).label), seed }));
   return { piece: { ...piece, layers: [layer, ...piece.layers] }, id };
 }
 
@@ -34,13 +49,14 @@ export function duplicateLayer(piece: Piece, id: string): { piece: Piece; id: st
   };
 }
 
-/** The layer as one of its kind's presets makes it; what it is called and where its chance comes from stay. */
+/** The layer as one of its kind's presets makes it; what it is called, where its chance comes from and what the user gave it stay. */
 export const applyPreset = (piece: Piece, index: number, preset: number): Piece => ({
   ...piece,
   layers: piece.layers.map((layer, i) => {
     if (i !== index) return layer;
     const { id, name, seed, hidden, working } = layer;
-    return { ...presetLayer(layer.kind, preset, { id, name, seed }), hidden, working };
+    const made = { ...presetLayer(layer.kind, preset, { id, name, seed }), ...givenIn(layer), hidden, working };
+    return closing(piece, made as Layer);
   }),
 });
 

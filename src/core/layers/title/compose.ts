@@ -115,12 +115,13 @@ function set(layer: TitleLayer): Composed[] {
 /** Every letter that a number may show at each of its places, digits as wide as the widest. */
 function counted(layer: TitleLayer): Composed[] {
   const font = fontOf(layer);
-  const written = numberText(layer, 0, 25);
-  const [head, tail] = [layer.before.length, written.length - layer.after.length];
+  // letters, not halves of them
+  const written = [...numberText(layer, 0, 25)];
+  const [head, tail] = [[...layer.before].length, written.length - [...layer.after].length];
   const glyphOf = (letter: string) => shapedLine(font, letter, 0).glyphs.at(0);
   const digits = [...'0123456789'];
   const widest = Math.max(...digits.map((digit) => glyphOf(digit)?.advance ?? 0));
-  const places = [...written].map((letter, slot) => {
+  const places = written.map((letter, slot) => {
     const counts = slot >= head && slot < tail && /\d/.test(letter);
     return { slot, letters: counts ? digits : [letter], width: counts ? widest : (glyphOf(letter)?.advance ?? 0) };
   });
@@ -190,7 +191,7 @@ export function meshOf(layer: TitleLayer, { shape, shapes }: Pick<Composed, 'sha
 
 /** A title as it reads, not turned or bent. Of a number each place as it is at nothing. */
 export const sketchShapes = (layer: TitleLayer): Shape[] => {
-  const written = layer.shows === 'number' ? numberText(layer, 0, 25) : null;
+  const written = layer.shows === 'number' ? [...numberText(layer, 0, 25)] : null;
   return compositionOf({ ...layer, bend: 0, rise: 0 })
     .elements.filter(({ slot, text }) => written === null || written[slot] === text)
     .flatMap(({ shapes, x, y }) => shapesMoved(shapes, x, y));

@@ -1,10 +1,73 @@
-import type { TitleLayer } from './form';
+import { animated, choice, integer, text, type FieldsValue } from '../../forms';
+import { shows, words } from './words';
+
+/** What a title counts, and how that is written. */
+export const numberFields = {
+  value: animated(
+    {
+      law: 'keyed',
+      keys: [
+        { id: 'k0', at: 0, value: 10, ease: 'linear' },
+        { id: 'k1', at: 0.96, value: 0, ease: 'hold' },
+      ],
+    },
+    {
+      label: 'Value',
+      group: words,
+      min: 0,
+      max: 1_000_000,
+      comfort: 100,
+      decimals: 2,
+      when: shows('number'),
+      hint: 'What is counted: a number, seconds, or beats from 0. It changes on whole frames.',
+    },
+  ),
+  format: choice(
+    'plain',
+    { plain: 'Number', clock: 'Minutes and seconds', frames: 'Minutes, seconds, frames', beats: 'Bars and beats' },
+    { label: 'Written as', kept: true, group: words, when: shows('number'), hint: 'How the value is written.' },
+  ),
+  digits: integer(2, {
+    label: 'Digits',
+    kept: true,
+    group: words,
+    min: 1,
+    max: 9,
+    when: shows('number'),
+    hint: 'Digits of the first part; there are always as many.',
+  }),
+  decimals: integer(0, {
+    label: 'Decimals',
+    kept: true,
+    group: words,
+    min: 0,
+    max: 6,
+    when: [shows('number'), { field: 'format', is: ['plain'] }],
+    hint: 'Digits behind the point.',
+  }),
+  before: text('', {
+    label: 'In front',
+    given: true,
+    group: words,
+    most: 80,
+    when: shows('number'),
+    hint: 'Words in front of the number.',
+  }),
+  after: text('', {
+    label: 'Behind',
+    given: true,
+    group: words,
+    most: 80,
+    when: shows('number'),
+    hint: 'Words behind it, such as %.',
+  }),
+};
 
 /** Beats of a bar. */
 const BAR = 4;
 
 /** What of a title says how its number is written. */
-export type Written = Pick<TitleLayer, 'format' | 'digits' | 'decimals' | 'before' | 'after'>;
+export type Written = Pick<FieldsValue<typeof numberFields>, 'format' | 'digits' | 'decimals' | 'before' | 'after'>;
 
 const padded = (value: number, digits: number): string =>
   String(Math.min(Math.floor(value), 10 ** digits - 1)).padStart(digits, '0');

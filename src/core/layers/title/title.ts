@@ -1,93 +1,54 @@
-import { placementTurn, placedExtent } from '../../elements/place/place';
+import { placedExtent } from '../../elements/place/place';
 import { memo } from '../../memo';
 import { still } from '../../elements/extent';
 import type { World } from '../../elements/world';
-import { add, dot, rotate, type Quaternion, type Vec3 } from '../../space/vector';
+import { dot, rotate, type Vec3 } from '../../space/vector';
 import { evaluateAnimated } from '../../time/animated';
 import { wholeFrame } from '../../time/exposure';
 import { FONTS } from '../../type/font';
 import { MARKS } from '../../type/mark';
 import type { LayerDefinition } from '../definition';
 import type { Mesh } from '../../solids/mesh';
-import type { Drawing, Riding } from '../drawing';
+import type { Drawing } from '../drawing';
 import { piecesOf } from '../../treatments/kinds';
 import { compositionKey, compositionOf, fontOf, isDrum, meshOf, sketchShapes } from './compose';
-import { ANCHOR, TitleForm, type TitleLayer } from './form';
+import { edgeAlong, wayOut } from './edge';
+import { TitleForm, type TitleLayer } from './form';
 import { numberText } from './number';
 import { presets } from './presets';
+import { ridingOf, standingOf, type Standing } from './standing';
 import { titleKernel, titlePlace, type TitleValues } from './title.gen';
 
 /** Numbers an element has in the table of letters. */
 const WIDE = 8;
-/** Below all that is cut off. */
-const UNCUT = -1e9;
-
-/** The way out from its edge, in the title's own plane. */
-const wayOut = ({ edge, rise }: TitleLayer): [number, number] => {
-  if (edge === 'left') return [1, 0];
-  if (edge === 'right') return [-1, 0];
-  const slope = edge === 'base' ? (rise * Math.PI) / 180 : 0;
-  const up = edge === 'above' ? -1 : 1;
-  return [-Math.sin(slope) * up, Math.cos(slope) * up];
-};
-
-/** Where the middle of a title is, how the whole is turned, and metres that its em is. */
-interface Standing {
-  at: Vec3;
-  turn: Quaternion;
-  em: number;
-}
-
-/** In the world as it is placed; in the frame as the camera is at a phase. */
-function standingOf(layer: TitleLayer, world: World, phase: number): Standing {
-  if (layer.stands === 'world')
-    return {
-      at: [layer.aside, layer.above, -layer.ahead],
-      turn: placementTurn(layer),
-      em: layer.size * layer.scale,
-    };
-  const { position, rotation, near, focus, span, half: frame } = world.cameraView(phase);
-  const distance = { over: near, focus, distance: layer.distance }[layer.depthOf];
-  const side = span(distance);
-  const em = layer.high * side;
-  const { half } = compositionOf(layer);
-  const [x, y] = ANCHOR[layer.anchor].map((to, k) => to * ((frame[k] - layer.margin) * side - half[k] * em));
-  return { at: add(position, rotate(rotation, [x, y, -distance])), turn: rotation, em };
-}
+/** Radians that its base lines rise: those of letters in a plane do. */
+const slopeOf = (layer: TitleLayer): number =>
+  layer.shows === 'mark' || isDrum(layer) ? 0 : (layer.rise * Math.PI) / 180;
 
 /** The way out from its edge, in the world. */
-const outOfEdge = (layer: TitleLayer, { turn }: Standing): Vec3 => rotate(turn, [...wayOut(layer), 0]);
+const outOfEdge = (layer: TitleLayer, { turn }: Standing): Vec3 => rotate(turn, [...wayOut(layer, slopeOf(layer)), 0]);
 
-/** How far along the way out of it an edge is, in metres of the world, for something with its base line at `base` ems. */
-function edgeOf(layer: TitleLayer, { at, em }: Standing, out: Vec3, base: number): number {
-  if (layer.edge === 'none') return UNCUT;
-  const [x, y] = wayOut(layer);
-  // along the way out in the title's own plane: a height counts upwards, a place to the right
-  const own = layer.edge === 'base' ? base + layer.edgeAt : layer.edgeAt * (x + y);
-  return dot(at, out) + own * em;
-}
+const standing = (layer: TitleLayer, world: World, phase: number): Standing =>
+  standingOf(layer, compositionOf(layer).half, world, phase);
 
 const tables = memo<Float64Array>(40);
 
-/** Two entries an element: see title.glsl. @param shown text of a number; null where all are there */
-function lettersOf(layer: TitleLayer, standing: Standing, shown: string | null): Float64Array {
-  const edge = layer.edge === 'none' ? null : [layer.edge, layer.edgeAt, layer.rise, standing];
+/** Two entries an element: see title.glsl. @param shown letters of a number; null where all are there */
+function lettersOf(layer: TitleLayer, stands: Standing, shown: readonly string[] | null): Float64Array {
+  const edge = layer.edge === 'none' ? null : [layer.edge, layer.edgeAt, slopeOf(layer), stands];
   return tables(JSON.stringify([compositionKey(layer), edge, shown]), () => {
     const { elements, order, key } = compositionOf(layer);
     const table = new Float64Array(Math.max(1, elements.length) * WIDE);
-    const out = outOfEdge(layer, standing);
+    const out = outOfEdge(layer, stands);
+    const middle = dot(stands.at, out);
     elements.forEach(({ x, y, z, turn, base, slot, text }, i) => {
       const there = shown === null || shown[slot] === text ? 1 : 0;
-      const cut = edgeOf(layer, standing, out, base);
+      const cut = middle + edgeAlong(layer, base) * stands.em;
       table.set([x, y, z, order[i], turn / (2 * Math.PI), cut, there, key[i]], i * WIDE);
     });
     return table;
   });
 }
-
-/** How it hangs on the camera. */
-const ridingOf = ({ stands, depthOf }: TitleLayer): Riding | null =>
-  stands === 'world' ? null : depthOf === 'over' ? 'over' : 'lens';
 
 /** Farther than any camera goes, in metres. */
 const ANYWHERE = 1e5;
@@ -121,16 +82,16 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
     const at = wholeFrame(layer, phase, world.frames);
     const shown =
       layer.shows === 'number'
-        ? numberText(layer, evaluateAnimated(layer.value, at), world.frames / world.seconds)
+        ? [...numberText(layer, evaluateAnimated(layer.value, at), world.frames / world.seconds)]
         : null;
     const { half } = compositionOf(layer);
-    const standing = standingOf(layer, world, phase);
+    const stands = standing(layer, world, phase);
     return {
-      letters: lettersOf(layer, standing, shown),
-      stand: standing.at,
-      turned: standing.turn,
+      letters: lettersOf(layer, stands, shown),
+      stand: stands.at,
+      turned: stands.turn,
       seed: layer.seed,
-      emSize: standing.em,
+      emSize: stands.em,
       half_: [half[0], half[1]],
       drum: isDrum(layer) ? 1 : 0,
       placeBy: titlePlace[layer.placeBy],
@@ -165,7 +126,7 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
     lineWidth: 0,
     matter: layer.matter,
     sprite: 0,
-    cut: layer.edge === 'none' ? null : outOfEdge(layer, standingOf(layer, world, phase)),
+    cut: layer.edge === 'none' ? null : outOfEdge(layer, standing(layer, world, phase)),
   }),
   gradient: (layer) => layer.gradient,
   light: () => 1,
