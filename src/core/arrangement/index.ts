@@ -1,0 +1,2 @@
+export * from './arrangement';
+export * from './form';
