@@ -18,7 +18,7 @@ const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
 const policy = (hashes) =>
   [
     "default-src 'none'",
-    `script-src 'self' ${hashes.map((hash) => `'sha256-${hash}'`).join(' ')}`.trim(),
+    `script-src 'self' 'wasm-unsafe-eval' ${hashes.map((hash) => `'sha256-${hash}'`).join(' ')}`.trim(),
     "worker-src 'self' blob:",
     // React sets styles through the object model; the accessible components add a few style elements of their own
     "style-src 'self' 'unsafe-inline'",

@@ -23,8 +23,8 @@ const [count, seed] = [values.count ?? '10000', values.seed ?? '1'].map(Number);
 async function child() {
   const vite = await modulesOf();
   const { tryFile, FORMATS } = await vite.ssrLoadModule('/tests/fuzz/files.ts');
-  process.on('message', (/** @type {Asked} */ { format, from }) => {
-    for (let index = from; index < count; index++) process.send?.(tryFile(format, seed, index));
+  process.on('message', async (/** @type {Asked} */ { format, from }) => {
+    for (let index = from; index < count; index++) process.send?.(await tryFile(format, seed, index));
   });
   process.send?.({ formats: FORMATS });
 }

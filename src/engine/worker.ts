@@ -123,8 +123,8 @@ class EngineWorker implements EngineApi {
 
   async still(request: StillRequest): Promise<Blob> {
     await takeIn(missingFiles(request.piece));
-    return this.drawn((renderer) => {
-      this.drawStill(renderer, request);
+    return this.drawn(async (renderer) => {
+      await this.drawStill(renderer, request);
       return renderer.canvas.convertToBlob({ type: 'image/png' });
     });
   }
@@ -144,6 +144,7 @@ class EngineWorker implements EngineApi {
     await takeIn(missingFiles(request.piece));
     return this.drawn(async (renderer) => {
       renderer.setPiece(request.piece);
+      await renderer.ready(stillFrame(request));
       for (const _ of renderer.drawInSteps(stillFrame(request))) {
         renderer.finishGpu();
         await rest(0);
@@ -161,9 +162,9 @@ class EngineWorker implements EngineApi {
 
   async pixels(request: StillRequest): Promise<Uint8Array> {
     await takeIn(missingFiles(request.piece));
-    const out = await this.drawn((renderer) => {
-      this.drawStill(renderer, request);
-      return Promise.resolve(renderer.readBytes(request.width, request.height));
+    const out = await this.drawn(async (renderer) => {
+      await this.drawStill(renderer, request);
+      return renderer.readBytes(request.width, request.height);
     });
     return Comlink.transfer(out, [out.buffer]);
   }
@@ -174,9 +175,10 @@ class EngineWorker implements EngineApi {
     this.cancelled = false;
     await takeIn(missingFiles(request.piece));
     const picture = (frame: FrameRequest): Promise<Float32Array> =>
-      this.drawn((renderer) => {
+      this.drawn(async (renderer) => {
         renderer.setPiece(request.piece);
-        return Promise.resolve(renderer.readPicture(frame));
+        await renderer.ready(frame);
+        return renderer.readPicture(frame);
       });
     const report = await measureSeam(picture, request, async (share) => {
       progress(share);
@@ -235,27 +237,29 @@ class EngineWorker implements EngineApi {
 
   async light(request: StillRequest): Promise<Float32Array> {
     await takeIn(missingFiles(request.piece));
-    return this.drawn((renderer) => {
+    return this.drawn(async (renderer) => {
       renderer.setPiece(request.piece);
-      return Promise.resolve(renderer.readLight(stillFrame(request)));
+      await renderer.ready(stillFrame(request));
+      return renderer.readLight(stillFrame(request));
     });
   }
 
   async pace(request: StillRequest, frames: number): Promise<number> {
     await takeIn(missingFiles(request.piece));
     const renderer = await this.renderer();
-    this.drawStill(renderer, request);
+    await this.drawStill(renderer, request);
     renderer.finishGpu();
     const started = performance.now();
     for (let i = 1; i <= frames; i++) {
-      this.drawStill(renderer, { ...request, frameIndex: request.frameIndex + i });
+      await this.drawStill(renderer, { ...request, frameIndex: request.frameIndex + i });
       renderer.finishGpu();
     }
     return (performance.now() - started) / frames;
   }
 
-  private drawStill(renderer: Renderer, request: StillRequest): void {
+  private async drawStill(renderer: Renderer, request: StillRequest): Promise<void> {
     renderer.setPiece(request.piece);
+    await renderer.ready(stillFrame(request));
     renderer.draw(stillFrame(request));
   }
 

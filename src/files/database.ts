@@ -1,4 +1,5 @@
 import Dexie, { type Table } from 'dexie';
+import type { Joins } from '../core/clips';
 import type { FileKind } from '../core/kept';
 
 /** A kept file: what is known of it without reading it. */
@@ -12,6 +13,12 @@ export interface KeptFile {
   at: number;
 }
 
+/** How a clip closes each way, which takes decoding all of it to know. */
+interface Measured {
+  hash: string;
+  joins: Joins | null;
+}
+
 interface Content {
   hash: string;
   blob: Blob;
@@ -21,10 +28,13 @@ interface Content {
 class FilesDatabase extends Dexie {
   declare files: Table<KeptFile, string>;
   declare contents: Table<Content, string>;
+  /** of clips that ship too */
+  declare joins: Table<Measured, string>;
 
   constructor() {
     super('isomorph files');
     this.version(1).stores({ files: 'hash, at', contents: 'hash' });
+    this.version(2).stores({ joins: 'hash' });
   }
 }
 

@@ -1,27 +1,59 @@
 import { sortOf, type FileKind } from '../core/kept';
 import { Trouble } from '../core/trouble';
+import { Clip } from '../formats/clip/clip';
+import { pictureFacts } from '../formats/picture/facts';
+import { picturePixels } from '../formats/picture/pixels';
 import { triedFont } from '../formats/font/font';
 import { readMark } from '../formats/svg/svg';
 
 /** The most bytes a file of each kind may have. */
-export const MOST_BYTES: Readonly<Record<FileKind, number>> = { font: 40e6, mark: 4e6 };
+export const MOST_BYTES: Readonly<Record<FileKind, number>> = { font: 40e6, mark: 4e6, picture: 100e6, clip: 500e6 };
 
 const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
+
+/** How a file of each kind is tried as it will be used. In a browser pictures and clips are opened too. */
+const TRIED: Readonly<Record<FileKind, (bytes: Uint8Array<ArrayBuffer>, name: string) => unknown>> = {
+  font: triedFont,
+  async mark(bytes, name) {
+    readMark(bytes, name);
+    // drawn as a picture for no more than to see that it comes to an end
+    if (typeof createImageBitmap === 'function')
+      await Promise.resolve()
+        .then(() => picturePixels(bytes, pictureFacts(bytes, name)))
+        .catch(() => undefined);
+  },
+  async picture(bytes, name) {
+    const facts = pictureFacts(bytes, name);
+    if (typeof createImageBitmap === 'function') await picturePixels(bytes, facts);
+  },
+  async clip(bytes, name) {
+    const clip = await Clip.open(new Blob([bytes]), name);
+    try {
+      if (typeof VideoDecoder !== 'function') return;
+      const trouble = await clip.trouble();
+      if (trouble) throw trouble;
+      for await (const _ of clip.from(0)) return;
+      throw new Trouble('refused', `“${name}” is damaged: none of its frames can be shown`);
+    } finally {
+      await clip.close();
+    }
+  },
+};
 
 /**
  * What a file is, tried as it will be used.
  * @throws Trouble `refused`, in words, when it is nothing that can be kept
  */
-export function examined(bytes: Uint8Array, name: string): FileKind {
+export async function examined(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<FileKind> {
   const sort = sortOf(bytes);
-  if (sort !== 'font' && sort !== 'mark')
-    throw new Trouble('refused', `“${name}” is neither a font nor an SVG drawing`, {
+  if (sort === null || sort === 'zip' || sort === 'json')
+    throw new Trouble('refused', `“${name}” is neither a font, a drawing, a picture nor a clip`, {
       received: bytes.length === 0 ? 'it is empty' : undefined,
-      would: 'Bring in .ttf, .otf, .woff, .woff2 or .svg; pieces are .isomorph.json or .isomorph.zip.',
+      would:
+        'Bring in .ttf, .otf, .woff, .woff2, .svg, .png, .jpg, .webp, .avif, .mp4 or .webm; pieces are .isomorph.json or .isomorph.zip.',
     });
   if (bytes.length > MOST_BYTES[sort])
     throw new Trouble('refused', `“${name}” is ${megabytes(bytes.length)}; the most is ${megabytes(MOST_BYTES[sort])}`);
-  if (sort === 'font') triedFont(bytes, name);
-  else readMark(bytes, name);
+  await TRIED[sort](bytes, name);
   return sort;
 }

@@ -2,7 +2,7 @@ import { STOCK, type FileRef, type StockFile } from '../core/kept';
 import { filesDatabase, type KeptFile } from './database';
 import { kindOf } from './tried';
 
-const shipped = import.meta.glob<string>(['/stock/fonts/*.woff2', '/stock/marks/*.svg'], {
+const shipped = import.meta.glob<string>(['/stock/fonts/*.woff2', '/stock/{marks,pictures,clips}/*'], {
   eager: true,
   query: '?url&no-inline',
   import: 'default',
@@ -47,17 +47,22 @@ export async function keepFile(bytes: Uint8Array<ArrayBuffer>, name: string): Pr
   return file;
 }
 
-/** The bytes of a kept file, or of one that ships; null when it is nowhere. */
-export async function fileBytes({ hash }: Pick<FileRef, 'hash'>): Promise<Uint8Array<ArrayBuffer> | null> {
+/** A kept file, or one that ships; null when it is nowhere. What is read of it is read when it is needed. */
+export async function fileBlob({ hash }: Pick<FileRef, 'hash'>): Promise<Blob | null> {
   const stock = stockOf(hash);
-  if (stock) return fetched(stock.path);
-  const kept = await filesDatabase.contents.get(hash);
-  return kept ? new Uint8Array(await kept.blob.arrayBuffer()) : null;
+  if (stock) return new Blob([await fetched(stock.path)]);
+  return (await filesDatabase.contents.get(hash))?.blob ?? null;
+}
+
+/** The bytes of a kept file, or of one that ships; null when it is nowhere. */
+export async function fileBytes(ref: Pick<FileRef, 'hash'>): Promise<Uint8Array<ArrayBuffer> | null> {
+  const blob = await fileBlob(ref);
+  return blob && new Uint8Array(await blob.arrayBuffer());
 }
 
 /** Lets go of files. */
 export const removeFiles = (hashes: readonly string[]): Promise<void> =>
-  filesDatabase.transaction('rw', filesDatabase.files, filesDatabase.contents, async () => {
-    await filesDatabase.files.bulkDelete([...hashes]);
-    await filesDatabase.contents.bulkDelete([...hashes]);
+  filesDatabase.transaction('rw', filesDatabase.files, filesDatabase.contents, filesDatabase.joins, async () => {
+    for (const table of [filesDatabase.files, filesDatabase.contents, filesDatabase.joins])
+      await table.bulkDelete([...hashes]);
   });

@@ -9,12 +9,13 @@ export type Answered = { started: true } | { kind: FileKind } | { unpacked: Unpa
 
 const answer = (answered: Answered): void => postMessage(answered);
 
-addEventListener('message', ({ data }: MessageEvent<Asked>) => {
+async function answered({ do: what, bytes, name }: Asked): Promise<Answered> {
   try {
-    if (data.do === 'examine') answer({ kind: examined(data.bytes, data.name) });
-    else answer({ unpacked: unpack(data.bytes, data.name) });
+    return what === 'examine' ? { kind: await examined(bytes, name) } : { unpacked: unpack(bytes, name) };
   } catch (error) {
-    answer({ trouble: asTrouble(error, 'refused').data });
+    return { trouble: asTrouble(error, 'refused').data };
   }
-});
+}
+
+addEventListener('message', ({ data }: MessageEvent<Asked>) => void answered(data).then(answer));
 answer({ started: true });

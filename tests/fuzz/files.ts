@@ -10,10 +10,11 @@ import { stockBytes } from '../stock';
 import { readFileSync } from 'node:fs';
 import { randomFrom } from './fuzz';
 
-const woff = (path: string): Uint8Array => new Uint8Array(readFileSync(`node_modules/@fontsource/${path}`));
+const woff = (path: string): Uint8Array<ArrayBuffer> =>
+  new Uint8Array(readFileSync(`node_modules/@fontsource/${path}`));
 
 /** Whole files of each kind, to damage. */
-const WHOLE: Readonly<Record<string, () => Uint8Array[]>> = {
+const WHOLE: Readonly<Record<string, () => Uint8Array<ArrayBuffer>[]>> = {
   woff2: () => STOCK.filter(({ kind }) => kind === 'font').map(({ path }) => stockBytes(path)),
   woff: () => [woff('anton/files/anton-latin-400-normal.woff'), woff('spectral/files/spectral-latin-600-normal.woff')],
   sfnt: () => [sfntOf(woff('anton/files/anton-latin-400-normal.woff'))],
@@ -23,7 +24,7 @@ const WHOLE: Readonly<Record<string, () => Uint8Array[]>> = {
 export const FORMATS = Object.keys(WHOLE);
 
 /** The font within a WOFF (W3C WOFF 1.0, §3 and §4): its tables one after another, inflated. */
-function sfntOf(bytes: Uint8Array): Uint8Array {
+function sfntOf(bytes: Uint8Array): Uint8Array<ArrayBuffer> {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const tables = view.getUint16(12);
   const parts = Array.from({ length: tables }, (_, i) => {
@@ -46,15 +47,15 @@ function sfntOf(bytes: Uint8Array): Uint8Array {
   return out;
 }
 
-const known = new Map<string, Uint8Array[]>();
-const wholeOf = (format: string): Uint8Array[] => {
+const known = new Map<string, Uint8Array<ArrayBuffer>[]>();
+const wholeOf = (format: string): Uint8Array<ArrayBuffer>[] => {
   const made = known.get(format) ?? WHOLE[format]();
   known.set(format, made);
   return made;
 };
 
 /** A file with some of its bytes changed, put elsewhere, taken out, repeated, or cut off. */
-export function damaged(format: string, random: () => number): Uint8Array {
+export function damaged(format: string, random: () => number): Uint8Array<ArrayBuffer> {
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)];
   let bytes = pick(wholeOf(format)).slice();
   const at = (): number => Math.floor(random() ** 2 * bytes.length);
@@ -95,11 +96,11 @@ export function damaged(format: string, random: () => number): Uint8Array {
 const MOST_MS = 2000;
 
 /** Looks at one damaged file, and uses it where it is accepted. @returns what went wrong, or null */
-export function tryFile(
+export async function tryFile(
   format: string,
   seed: number,
   index: number,
-): { mishap: string | null; accepted: boolean; ms: number } {
+): Promise<{ mishap: string | null; accepted: boolean; ms: number }> {
   const bytes = damaged(format, randomFrom(seed * 1_000_003 + index));
   const started = performance.now();
   let accepted = false;
@@ -107,7 +108,7 @@ export function tryFile(
   try {
     if (format === 'zip') unpack(bytes, 'odd.zip');
     else {
-      const kind = examined(bytes, `odd.${format}`);
+      const kind = await examined(bytes, `odd.${format}`);
       // a kept font sets any text, and a glyph that it cannot draw is none
       if (kind === 'font') {
         const font = openFont(bytes, 'odd');

@@ -1,12 +1,12 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { ChevronDown } from 'lucide-react';
 import { useRef, useState, type DragEvent } from 'react';
-import { Button, Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
-import { STOCK, type FileKind, type FileRef } from '../../core/kept';
-import { keptFiles } from '../../files/shelf';
+import { Button, MenuTrigger, Popover } from 'react-aria-components';
+import { serves, type FileKind, type FileRef } from '../../core/kept';
 import { bench } from '../state/bench';
 import { bringIn, keepingTrouble } from '../state/files';
-import { FileLook, useHere } from './FileLook';
+import { ACCEPTS } from './accepts';
+import { FILE_WORDS, FileChoices, useFiles } from './FileChoices';
+import { FileLook } from './FileLook';
 import menu from './Menu.module.css';
 import { FileInput } from './FileInput';
 import styles from './FileField.module.css';
@@ -18,23 +18,12 @@ interface Props {
   onChange(value: FileRef): void;
 }
 
-/** What a chooser takes, by kind. */
-const ACCEPTS: Readonly<Record<FileKind, string>> = {
-  font: '.ttf,.otf,.ttc,.woff,.woff2,font/*',
-  mark: '.svg,image/svg+xml',
-};
-const WORDS: Readonly<Record<FileKind, { one: string; none: string }>> = {
-  font: { one: 'a font', none: 'No font' },
-  mark: { one: 'an SVG drawing', none: 'No drawing yet' },
-};
-
 /** A kept file, shown by what it looks like: another is chosen from those there are, from a file, or dropped here. */
 export function FileField({ label, of, value, onChange }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const [failed, setFailed] = useState<{ at: FileRef | null; words: string } | null>(null);
   const [over, setOver] = useState(false);
-  const kept = useLiveQuery(keptFiles) ?? [];
-  const there: FileRef[] = [...STOCK, ...kept].filter(({ kind }) => kind === of);
+  const there = useFiles(of);
   const byHash = new Map(there.map((file) => [file.hash, file]));
   // what was wrong with one is forgotten with the next
   const trouble = failed?.at === value ? failed.words : null;
@@ -48,7 +37,7 @@ export function FileField({ label, of, value, onChange }: Props) {
     if (!file) return;
     bringIn(file).then(
       ({ ref, kind }) =>
-        kind === of ? choose(ref) : setTrouble(`“${ref.name}” is kept, but it is not ${WORDS[of].one}.`),
+        serves(kind, of) ? choose(ref) : setTrouble(`“${ref.name}” is kept, but it is not ${FILE_WORDS[of].one}.`),
       (error: unknown) => setTrouble(keepingTrouble(file.name, error)),
     );
   };
@@ -67,15 +56,15 @@ export function FileField({ label, of, value, onChange }: Props) {
       }}
     >
       <MenuTrigger>
-        <Button className={styles.now} aria-label={`${label}: ${value?.name ?? WORDS[of].none}`}>
+        <Button className={styles.now} aria-label={`${label}: ${value?.name ?? FILE_WORDS[of].none}`}>
           <span>
             {value ? <FileLook file={value} kind={of} /> : null}
-            <span className={styles.name}>{value?.name ?? WORDS[of].none}</span>
+            <span className={styles.name}>{value?.name ?? FILE_WORDS[of].none}</span>
           </span>
           <ChevronDown size={14} aria-hidden />
         </Button>
         <Popover className={`${menu.popover} ${styles.list}`} placement="bottom end">
-          <Choices
+          <FileChoices
             of={of}
             files={there}
             label={label}
@@ -94,35 +83,5 @@ export function FileField({ label, of, value, onChange }: Props) {
         </p>
       ) : null}
     </div>
-  );
-}
-
-function Choices({
-  of,
-  files,
-  label,
-  onChoose,
-}: {
-  of: FileKind;
-  files: readonly FileRef[];
-  label: string;
-  onChoose(hash: string): void;
-}) {
-  useHere(files, of);
-  return (
-    <Menu aria-label={label} className={menu.items} onAction={(key) => onChoose(String(key))}>
-      {[
-        ...files.map((file) => (
-          <MenuItem key={file.hash} id={file.hash} textValue={file.name} className={`${menu.item} ${styles.item}`}>
-            <FileLook file={file} kind={of} />
-            <span>{file.name}</span>
-          </MenuItem>
-        )),
-        <MenuItem key="choose" id="choose" className={menu.item}>
-          <b>Choose a file…</b>
-          <span>{`or drop ${WORDS[of].one} on the row`}</span>
-        </MenuItem>,
-      ]}
-    </Menu>
   );
 }

@@ -1,8 +1,9 @@
 import { useEffect, useState } from 'react';
-import type { FileKind, FileRef } from '../../core/kept';
+import { sortOf, type FileKind, type FileRef } from '../../core/kept';
 import { FONTS } from '../../core/type/font';
 import { isHere } from '../../core/type/here';
 import { MARKS } from '../../core/type/mark';
+import { fileBlob } from '../../files/shelf';
 import { takeIn } from '../../files/taken';
 import styles from './FileField.module.css';
 import { lineShapes, ShapesPicture } from './ShapesPicture';
@@ -34,10 +35,53 @@ export function FileLook({ file, kind }: { file: FileRef; kind: FileKind }) {
       </span>
     );
   }
+  if (kind === 'picture' || kind === 'clip') return <PixelLook file={file} clip={kind === 'clip'} />;
   const mark = MARKS.at(file);
   return (
     <span className={`${styles.look} ${styles.mark}`}>
       {mark ? <ShapesPicture shapes={mark.paths.flat()} align="xMinYMid" /> : null}
     </span>
   );
+}
+
+/** What a file of pixels is: a picture, or a clip that plays under the pointer. */
+function PixelLook({ file, clip }: { file: FileRef; clip: boolean }) {
+  const url = useUrl(file);
+  if (!url) return <span className={styles.pixels} />;
+  return clip ? (
+    <video
+      className={styles.pixels}
+      src={url}
+      muted
+      loop
+      playsInline
+      preload="metadata"
+      onPointerEnter={({ currentTarget }) => void currentTarget.play().catch(() => undefined)}
+      onPointerLeave={({ currentTarget }) => currentTarget.pause()}
+    />
+  ) : (
+    <img className={styles.pixels} src={url} alt="" />
+  );
+}
+
+/** An address of a kept file for as long as it is shown. */
+function useUrl({ hash }: FileRef): string | null {
+  const [url, setUrl] = useState<string | null>(null);
+  useEffect(() => {
+    let made: string | null = null;
+    let live = true;
+    void fileBlob({ hash }).then(async (blob) => {
+      if (!blob || !live) return;
+      // the browser shows a drawing only where it is said to be one
+      const drawing = sortOf(new Uint8Array(await blob.slice(0, 4096).arrayBuffer())) === 'mark';
+      if (!live) return;
+      made = URL.createObjectURL(drawing ? new Blob([blob], { type: 'image/svg+xml' }) : blob);
+      setUrl(made);
+    });
+    return () => {
+      live = false;
+      if (made !== null) URL.revokeObjectURL(made);
+    };
+  }, [hash]);
+  return url;
 }

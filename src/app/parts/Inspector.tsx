@@ -12,6 +12,7 @@ import {
 } from '../../core/forms';
 import type { FormLike } from '../../core/forms/field';
 import { offers } from '../../core/layers/kinds';
+import type { Shown } from '../../core/layers/screen/shows/kinds';
 import { getAt, type PiecePath } from '../../core/piece/paths';
 import type { Animated } from '../../core/time/animated';
 import { bench, useBench, usePiece } from '../state/bench';
@@ -28,6 +29,7 @@ import { PlainRow } from './PlainRow';
 import { PointRows } from './PointRows';
 import { ProfileField } from './ProfileField';
 import styles from './Row.module.css';
+import { ShownList } from './ShownList';
 import { SwitchField } from './SwitchField';
 import { TextField } from './TextField';
 
@@ -114,6 +116,16 @@ function FieldRow({ row: { field, control }, path, value, closingStep }: RowProp
         selected={selected}
         row={path.join('.')}
         onSelect={() => bench.patch({ selected: [...path] })}
+      />
+    );
+  if (control.control === 'shown')
+    return (
+      <ShownList
+        path={path}
+        label={control.label}
+        hint={control.hint}
+        shown={value as readonly Shown[]}
+        rowsOf={(inner, at) => <Inspector form={inner} path={at} nested />}
       />
     );
   if (parts && value) {
@@ -208,6 +220,7 @@ function Plain({
     case 'file':
       return <FileField label={meta.label} of={meta.file ?? 'font'} value={value as FileRef | null} onChange={set} />;
     case 'animated':
+    case 'shown':
     case 'part':
     case 'points':
       return null;

@@ -6,6 +6,7 @@ import { keptFiles, removeFiles } from '../../files/shelf';
 import { storeTrouble } from '../../store/room';
 import { usesOf, type Use } from '../../store/uses';
 import { Button } from '../parts/Button';
+import { ANY_FILE } from '../parts/accepts';
 import { FileInput } from '../parts/FileInput';
 import { FileLook } from '../parts/FileLook';
 import { Sheet } from '../parts/Sheet';
@@ -14,7 +15,12 @@ import { bringIn, keepingTrouble } from '../state/files';
 import { say } from '../state/notices';
 import styles from './KeptFiles.module.css';
 
-const KINDS: Readonly<Record<FileKind, string>> = { font: 'Font', mark: 'SVG drawing' };
+const KINDS: Readonly<Record<FileKind, string>> = {
+  font: 'Font',
+  mark: 'SVG drawing',
+  picture: 'Picture',
+  clip: 'Clip',
+};
 
 const size = (bytes: number): string =>
   bytes < 1e5
@@ -66,7 +72,8 @@ export function KeptFiles({ open, onClose }: { open: boolean; onClose(): void })
     <Sheet title="Kept files" open={open} onClose={onClose}>
       {files.length === 0 ? (
         <p className={styles.empty}>
-          Nothing is kept yet. Drop a font or an SVG drawing anywhere: it is kept here, once, for all loops.
+          Nothing is kept yet. Drop a font, a drawing, a picture or a clip anywhere: it is kept here, once, for all
+          loops.
         </p>
       ) : (
         <ul className={styles.files} aria-label="Kept files">
@@ -106,13 +113,7 @@ export function KeptFiles({ open, onClose }: { open: boolean; onClose(): void })
           <Button onPress={() => input.current?.click()}>Bring in files</Button>
         </span>
       </footer>
-      <FileInput
-        ref={input}
-        label="Files to keep"
-        accept=".ttf,.otf,.ttc,.woff,.woff2,.svg"
-        many
-        onChoose={(files) => void take(files)}
-      />
+      <FileInput ref={input} label="Files to keep" accept={ANY_FILE} many onChoose={(files) => void take(files)} />
     </Sheet>
   );
 }

@@ -3,6 +3,7 @@ import type { ParsedPiece } from '../../core/piece/document';
 import type { Piece } from '../../core/piece/schema';
 import { unpacked } from '../../files/packing';
 import { problemWords, readPieceFile } from '../../formats/pieceFile';
+import { ANY_FILE } from '../parts/accepts';
 import { takeUpFile } from '../state/files';
 import { say } from '../state/notices';
 import { copyOf } from '../state/recipes';
@@ -61,7 +62,7 @@ export async function openFile(file: File): Promise<void> {
 }
 
 /** What can be opened. */
-const ACCEPTS = '.json,.zip,.ttf,.otf,.ttc,.woff,.woff2,.svg';
+const ACCEPTS = `.json,.zip,${ANY_FILE}`;
 
 /** Lets the user choose a file. */
 export function chooseFile(): void {

@@ -68,6 +68,7 @@ export type ControlName =
   | 'text'
   | 'lines'
   | 'file'
+  | 'shown'
   | 'part';
 
 /** What the inspector needs to know to draw a row for a field. */

@@ -93,6 +93,14 @@ export const listOf = <D extends Kind>(
   parts: partsOfKinds(of, true, words),
 });
 
+/** A list of what is shown, each part with a file: a row of its own, to which files are added. */
+export const shownList = <D extends Kind>(
+  of: Kinds<D>,
+  most: number,
+  words: Parts['wordsOf'],
+  info: Info,
+): Field<KindValue<D>[]> => ({ ...listOf(of, most, words), control: controlled('shown', info) });
+
 /** A list of parts of one form. */
 export const list = <T extends object>(form: Form<T>, most: number, words: Parts['wordsOf'] = UNNAMED): Field<T[]> => ({
   schema: listSchema(form.schema, most, {}),

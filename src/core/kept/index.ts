@@ -1,4 +1,4 @@
 export { STOCK, stockFile, type StockFile } from './stock';
 export { Held } from './held';
-export { isHash, type FileKind, type FileRef } from './ref';
+export { isHash, serves, type FileKind, type FileRef } from './ref';
 export { sortOf, type Sort } from './sniff';

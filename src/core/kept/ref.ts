@@ -5,8 +5,11 @@ export interface FileRef {
   name: string;
 }
 
-/** What files can be for. */
-export type FileKind = 'font' | 'mark';
+/** What files are by their bytes, and what they can be for. */
+export type FileKind = 'font' | 'mark' | 'picture' | 'clip';
+
+/** Whether a file that is of a kind can be used as one of another: an SVG drawing is a picture too. */
+export const serves = (is: FileKind, as: FileKind): boolean => is === as || (is === 'mark' && as === 'picture');
 
 const HASH = /^[0-9a-f]{64}$/;
 export const isHash = (text: string): boolean => HASH.test(text);

@@ -6,6 +6,17 @@ export type Sort = FileKind | 'zip' | 'json';
 const startsWith = (bytes: Uint8Array, text: string, at = 0): boolean =>
   [...text].every((letter, i) => bytes[at + i] === letter.charCodeAt(0));
 
+/** Brands of an ISO base media file that say it is a still: AVIF 1.1 §8. */
+const STILL = ['avif', 'avis', 'mif1', 'miaf'];
+
+/** A picture or a clip in a container that says so in its first bytes; null for anything else. */
+function shownSort(bytes: Uint8Array): 'picture' | 'clip' | null {
+  if (startsWith(bytes, '\x89PNG\r\n\x1a\n') || startsWith(bytes, '\xff\xd8\xff')) return 'picture';
+  if (startsWith(bytes, 'RIFF') && startsWith(bytes, 'WEBP', 8)) return 'picture';
+  if (startsWith(bytes, 'ftyp', 4)) return STILL.some((brand) => startsWith(bytes, brand, 8)) ? 'picture' : 'clip';
+  return startsWith(bytes, '\x1a\x45\xdf\xa3') ? 'clip' : null;
+}
+
 /** How far into a text its first element is looked for. */
 const LOOKED_AT = 4096;
 
@@ -20,13 +31,16 @@ function firstText(bytes: Uint8Array): string | null {
 }
 
 /**
- * What a file is by its first bytes: a font (OpenType, TrueType, WOFF, WOFF2), a mark (SVG), a packed piece or a piece;
- * null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2, PKWARE APPNOTE 4.3.7 (zip).
+ * What a file is by its first bytes: a font (OpenType, TrueType, WOFF, WOFF2), a mark (SVG), a picture (PNG, JPEG, WebP, AVIF), a
+ * clip (MP4, WebM), a packed piece or a piece; null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2,
+ * W3C PNG §5.2, ITU-T T.81 (JPEG), RFC 9649 (WebP), ISO/IEC 14496-12 (ftyp), RFC 8794 (EBML), PKWARE APPNOTE 4.3.7 (zip).
  */
 export function sortOf(bytes: Uint8Array): Sort | null {
   if (startsWith(bytes, 'wOFF') || startsWith(bytes, 'wOF2') || startsWith(bytes, 'OTTO')) return 'font';
   if (startsWith(bytes, '\x00\x01\x00\x00') || startsWith(bytes, 'true')) return 'font';
   if (startsWith(bytes, 'PK\x03\x04') || startsWith(bytes, 'PK\x05\x06')) return 'zip';
+  const shown = shownSort(bytes);
+  if (shown) return shown;
   const text = firstText(bytes);
   if (text === null) return null;
   if (text.startsWith('{')) return 'json';

@@ -20,6 +20,8 @@ const shipped =
   });
 const font = shipped('font', 'fonts');
 const mark = shipped('mark', 'marks');
+const picture = shipped('picture', 'pictures');
+const clip = shipped('clip', 'clips');
 
 /** Everything that ships, in the order it is offered. */
 export const STOCK: readonly StockFile[] = [
@@ -30,6 +32,24 @@ export const STOCK: readonly StockFile[] = [
   font('Saira Stencil', 'saira-stencil.woff2', 'cd6d5dfdb860075088697dc0c14d1cbe473afe5cf1435c01f21c884a60efd893'),
   mark('Lamp of the week', 'lamp.svg', 'f73adf5dca32d1ca14528143b24eb9f51a580f3875762dcac0836638d341a9d3'),
   mark('Tide gauge', 'tide.svg', 'bb1ac5e556a560ad8e03421172f94f8e9b2d666a98209968a05955d137f47586'),
+  picture('Depth soundings', 'depth-soundings.svg', '07100cf550881590d091f05ae806941a3566b223d63ddf7051c4fbc7bf0352f2'),
+  picture('Tide table', 'tide-table.svg', '6fc91c1d73570725268791a9dca7c69b6dc2a9c4dda6c08c66479ee6280e6d3c'),
+  picture('Berth numbers', 'berth-numbers.svg', 'e8bb4f39a7ce7afae2e8c3df2e90e1357977b089912a1feb850e0f0bb692cc0d'),
+  picture('Harbour plan', 'harbour-plan.svg', 'b9719b5b232dda141acebbff75050a34e906608d52c35f4d434027f56f906e88'),
+  picture('Gauge dial', 'gauge-dial.svg', '271311db2fbbad6523eb12d9d55fe0dbe2b32a0be344a16ca794708819b5457e'),
+  picture('Week flags', 'week-flags.svg', '0f773d6d72c0c2e8604c8179511d279f52e5b8d0f33535294ef45c0cf1576bb9'),
+  picture(
+    'Weathered planks',
+    'weathered-planks.webp',
+    'f286e61284a4ebab3240df62aa5590fdb5ecff0ae24ab858086df49c9dc97ce9',
+  ),
+  picture('Rope weave', 'rope-weave.webp', '3b26aacf5b26c6f0026758c03c4cd532af4acba72b2539c9abd7c8d9d59ec7c4'),
+  picture('Salt crystals', 'salt-crystals.webp', 'b57caeaf34257c25894a65da8f608c95050d1c8dc81ea1db5a35f9f5aff395da'),
+  picture('Net and floats', 'net-and-floats.webp', '6c69463ae3090c7a6787c8189fb7a632fa47f928f74139b1df791f596fff9d7b'),
+  clip('Tide chart', 'tide-chart.mp4', '91b24dd06ffc35b6f57193c572c2a70bc6793e5c6cb513939f11549cad48fda1'),
+  clip('Signal flags', 'signal-flags.webm', '6069f7ce879e92e628c79d06f290833b154b797c71ddd68aa5fc8f3983689cf9'),
+  clip('Scanning beam', 'scanning-beam.mp4', 'c51059e3d2e166f36fe9cad1effc33051a8c6d92b5b2cec369c1e6904acc27b6'),
+  clip('Lamp test', 'lamp-test.webm', 'f425e2f089b7e946ecede8126d1406d13c5b903f9613a35a4531eb6d7dc5b9ba'),
 ];
 
 /** A file that ships, by its name. @throws RangeError when there is none */

@@ -26,6 +26,9 @@ export type Offer = 'route' | 'way' | 'ground';
 export type Sketch =
   { as: 'dots' | 'lines' | 'sky' } | { as: 'near'; metres: number } | { as: 'shapes'; shapes: readonly Shape[] };
 
+/** What a panel shows, by place among its numbers: left and top edge of its part of the picture, width and height of it; frames of a clip, the share of the second; how far it is loaded. */
+export const PANEL = { rect: 0, first: 4, second: 5, share: 6, loaded: 7, numbers: 8 } as const;
+
 /** What the core and the engine know about one kind of layer. One definition per folder of `layers/`. */
 export interface LayerDefinition<L extends object, V extends KernelValues = KernelValues> {
   kind: string;
@@ -92,6 +95,11 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   turnStep(layer: L, axis: Axis, each: boolean): number;
   values(layer: L, world: World, phase: number, share: number): V;
   drawings(layer: L, share: number, world: World): Drawing[];
+  /**
+   * Of those that show a picture, what each shows of it at a phase: eight numbers an element (PANEL), in their order.
+   * @param phase that it is seen at, which is not wrapped
+   */
+  panels?(layer: L, share: number, world: World, phase: number): Float32Array;
   /** what {@link drawings} depends on besides the element count: they are made anew when it changes */
   structure(layer: L, world: World): unknown;
   /** for drawings of links */

@@ -1,4 +1,5 @@
 import type { Gradient } from '../colour/colour';
+import type { FileRef } from '../kept';
 import type { Matter } from '../matter/kinds';
 import type { Mesh } from '../solids/mesh';
 import type { Vec3 } from '../space/vector';
@@ -36,7 +37,16 @@ export type Drawing =
       cut?: boolean;
       rides?: Riding | null;
       whole?: boolean;
+      pictured?: Pictured;
     };
+
+/** What bodies show on them: a kept file. What of it each shows is said by the layer's panels (LayerDefinition). */
+export interface Pictured {
+  file: FileRef | null;
+  kind: 'picture' | 'clip';
+  /** width over height of what it lies on */
+  wide: number;
+}
 
 /** How something hangs on the camera: seen through the lens like all else, or before everything and always sharp. */
 export type Riding = 'lens' | 'over';
@@ -77,6 +87,37 @@ export interface Linking {
   gradient: Gradient;
 }
 
+/** How panels show their pictures: see layers/screen/form.ts. */
+export interface PanelLook {
+  emission: number;
+  surface: number;
+  opacity: number;
+  /** 0 dark, 1 the picture, 2 nothing */
+  back: number;
+  /** linear red, green, blue of frames, backs and gaps, and how much of it they give off */
+  edgeColour: readonly [number, number, number];
+  edgeLight: number;
+  /** share of the height */
+  edge: number;
+  /** 0 none, 1 round, 2 square; rows from edge to edge; the share of the pitch that is free */
+  dots: number;
+  dotRows: number;
+  dotGap: number;
+  /** nothing between the dots */
+  open: boolean;
+  smooth: boolean;
+  behindLight: number;
+  lineRows: number;
+  lineDark: number;
+  lineRun: number;
+  /** 0 at once, 1 by rows, 2 by chance, 3 from the middle; rows of blocks; what is there before: 0 mean colour, 1 dark, 2 nothing */
+  loads: number;
+  blockRows: number;
+  before: number;
+  /** whole pictures to the left and up over a lap */
+  run: readonly [number, number];
+}
+
 /** A stretch of the lap in whole frames, the last not in it, which may go on across the seam; or all the rest of the lap. */
 export interface Frames {
   from: number;
@@ -107,4 +148,6 @@ export interface DrawingLook {
   cut?: Vec3 | null;
   ripple?: Ripple | null;
   sky?: Sky | null;
+  /** how panels show their pictures, as drawings/bodies/panel.glsl reads it */
+  panel?: PanelLook | null;
 }

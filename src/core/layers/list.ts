@@ -5,8 +5,9 @@ import { ground } from './ground/ground';
 import { links } from './links/links';
 import { plants } from './plants/plants';
 import { stream } from './stream/stream';
+import { screen } from './screen/screen';
 import { title } from './title/title';
 import { tunnel } from './tunnel/tunnel';
 
 /** Every kind of layer, in the order they are offered. A new kind is a folder and its name here. */
-export const LIST = [field, tunnel, copies, links, stream, ground, plants, title, backdrop] as const;
+export const LIST = [field, tunnel, copies, links, stream, ground, plants, title, screen, backdrop] as const;

@@ -10,6 +10,8 @@ export interface Mesh {
   index: Uint32Array;
   /** centre x, y, z and number of the piece each vertex belongs to; null while whole */
   piece: Float32Array | null;
+  /** where on the picture it shows each vertex is, 0..1 to the right and down, and on which of its planes; null where it shows none */
+  uv: Float32Array | null;
   /** vertices that stand for the body when the seam is checked */
   sample: Uint32Array;
   /** its inside can be seen: drawn from both sides */
@@ -17,6 +19,9 @@ export interface Mesh {
   /** the farthest vertex from the centre */
   radius: number;
 }
+
+/** The plane of what shows nothing of a picture. */
+export const NOWHERE = 2;
 
 /** Gathers vertices and triangles. */
 export class MeshBuilder {
@@ -89,12 +94,13 @@ export function finishMesh(
   index: Uint32Array,
   open: boolean,
   piece: Float32Array | null = null,
+  uv: Float32Array | null = null,
 ): Mesh {
   const count = position.length / 3;
   let radius = 0;
   for (let i = 0; i < count; i++) radius = Math.max(radius, Math.hypot(...position.subarray(i * 3, i * 3 + 3)));
   const sample = Uint32Array.from(standIns(position, piece, radius));
-  return { position, normal, index, piece, sample, open, radius };
+  return { position, normal, index, piece, uv, sample, open, radius };
 }
 
 /** Stretched along its axes; normals stay upright on its faces. */

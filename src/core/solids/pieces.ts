@@ -1,13 +1,17 @@
 import { hash4, unitFrom } from '../random/hash';
 import type { Vec3 } from '../space/vector';
-import { finishMesh, type Mesh } from './mesh';
+import { finishMesh, NOWHERE, type Mesh } from './mesh';
 
 /** Pieces go this far in from the surface, as a share of the way to the centre. */
 const THICKNESS = 0.45;
 
+/** Where on a picture the inner sides of pieces are: nowhere. */
+const INSIDE: Vec3 = [0, 0, NOWHERE];
+
 interface Corner {
   position: Vec3;
   normal: Vec3;
+  uv: Vec3;
 }
 type Triangle = [Corner, Corner, Corner];
 
@@ -15,6 +19,7 @@ const mid = (a: Vec3, b: Vec3): Vec3 => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (
 const between = (a: Corner, b: Corner): Corner => ({
   position: mid(a.position, b.position),
   normal: mid(a.normal, b.normal),
+  uv: mid(a.uv, b.uv),
 });
 const apart = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 
@@ -22,6 +27,7 @@ function trianglesOf(mesh: Mesh): Triangle[] {
   const corner = (i: number): Corner => ({
     position: [...mesh.position.subarray(i * 3, i * 3 + 3)] as Vec3,
     normal: [...mesh.normal.subarray(i * 3, i * 3 + 3)] as Vec3,
+    uv: (mesh.uv ? [...mesh.uv.subarray(i * 3, i * 3 + 3)] : [0, 0, 0]) as Vec3,
   });
   return Array.from({ length: mesh.index.length / 3 }, (_, t) => {
     const [a, b, c] = mesh.index.subarray(t * 3, t * 3 + 3);
@@ -86,6 +92,7 @@ export function broken(mesh: Mesh, count: number, seed: number): Mesh {
   const position: number[] = [];
   const normal: number[] = [];
   const piece: number[] = [];
+  const uv: number[] = [];
   const inward = (p: Vec3): Vec3 => p.map((v) => v * (1 - THICKNESS)) as Vec3;
   places.forEach((_, number) => {
     const own = triangles.filter((_, t) => patch[t] === number);
@@ -93,9 +100,10 @@ export function broken(mesh: Mesh, count: number, seed: number): Mesh {
     const middle = [0, 1, 2].map(
       (k) => (own.reduce((sum, t) => sum + centreOf(t)[k], 0) / own.length) * (1 - THICKNESS / 2),
     );
-    const put = (p: Vec3, n: Vec3): void => {
+    const put = (p: Vec3, n: Vec3, at: Vec3 = INSIDE): void => {
       position.push(...p);
       normal.push(...n);
+      uv.push(...at);
       piece.push(middle[0], middle[1], middle[2], number);
     };
     const flat = (a: Vec3, b: Vec3, c: Vec3): void => {
@@ -108,7 +116,7 @@ export function broken(mesh: Mesh, count: number, seed: number): Mesh {
     const key = (p: Vec3): string => p.map((v) => Math.round(v * 1e5)).join();
     const edges = new Map<string, [Vec3, Vec3]>();
     for (const [a, b, c] of own) {
-      for (const corner of [a, b, c]) put(corner.position, corner.normal);
+      for (const corner of [a, b, c]) put(corner.position, corner.normal, corner.uv);
       flat(inward(a.position), inward(c.position), inward(b.position));
       for (const [p, q] of [
         [a.position, b.position],
@@ -126,5 +134,7 @@ export function broken(mesh: Mesh, count: number, seed: number): Mesh {
     }
   });
   const index = Uint32Array.from({ length: position.length / 3 }, (_, i) => i);
-  return finishMesh(Float32Array.from(position), Float32Array.from(normal), index, mesh.open, Float32Array.from(piece));
+  const floats = (list: number[]): Float32Array => Float32Array.from(list);
+  const shown = mesh.uv ? floats(uv) : null;
+  return finishMesh(floats(position), floats(normal), index, mesh.open, floats(piece), shown);
 }

@@ -1,5 +1,6 @@
 import { LIST } from './list';
-import type { Solid } from './solid';
+import { stretched, type Mesh } from './mesh';
+import type { Solid, SolidShape } from './solid';
 
 export type SolidKind = (typeof LIST)[number]['kind'];
 
@@ -10,6 +11,13 @@ export function solidOf(kind: string): Solid {
   const found = SOLIDS.find((solid) => solid.kind === kind);
   if (!found) throw new RangeError(`there is no solid "${kind}"`);
   return found;
+}
+
+/** The mesh of a solid in its proportions, one unit to a size. */
+export function solidMesh(kind: string, shape: SolidShape): Mesh {
+  const { mesh, proportioned } = solidOf(kind);
+  const plain = mesh(shape);
+  return proportioned ? plain : stretched(plain, [shape.wide, shape.high, shape.deep]);
 }
 
 /** The words of each, for a choice among them. */

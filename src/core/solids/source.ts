@@ -1,9 +1,9 @@
 import type { Axis } from '../elements/axis';
 import { choice, FRAMES, heading, integer, number, outline, valueAt, type FieldsValue } from '../forms';
 import { memo } from '../memo';
-import { stretched, type Mesh } from './mesh';
+import type { Mesh } from './mesh';
 import { broken } from './pieces';
-import { solidOf, solidsWith, solidWords, type SolidKind } from './solids';
+import { solidMesh, solidOf, solidsWith, solidWords, type SolidKind } from './solids';
 
 export type SourceName = SolidKind;
 
@@ -133,9 +133,7 @@ const made = memo<Mesh>(40);
  */
 export const sourceMesh = (name: SourceName, s: Source, pieces: number, seed: number): Mesh =>
   made(keyOf(name, s, pieces, seed), () => {
-    const { mesh, proportioned } = solidOf(name);
-    const plain = mesh(s);
-    const whole = proportioned ? plain : stretched(plain, [s.wide, s.high, s.deep]);
+    const whole = solidMesh(name, s);
     return pieces > 1 ? broken(whole, pieces, seed) : whole;
   });
 

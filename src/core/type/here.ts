@@ -1,9 +1,14 @@
+import { CLIPS } from '../clips';
 import type { FileKind, FileRef, Held } from '../kept';
+import { PICTURES } from '../pictures/facts';
 import { FONTS } from './font';
 import { MARKS } from './mark';
 
 /** What files of each kind have become. */
-export const HERE = { font: FONTS, mark: MARKS } satisfies Record<FileKind, Held<unknown>>;
+export const HERE = { font: FONTS, mark: MARKS, picture: PICTURES, clip: CLIPS } satisfies Record<
+  FileKind,
+  Held<unknown>
+>;
 
 /** Whether a file has been taken in. */
 export const isHere = (kind: FileKind, ref: FileRef): boolean => HERE[kind].has(ref.hash);

@@ -6,6 +6,7 @@ import type { View } from '../frame/view';
 import type { VisiblePart } from '../frame/visible';
 import type { Gpu } from '../gl/gpu';
 import type { LayerFrame, Moment } from '../layer/frame';
+import type { Screens } from '../screens/screens';
 import type { Sorting } from '../seen/sorter';
 
 /** Everything there is, as one part of a layer. */
@@ -19,6 +20,8 @@ export interface DrawingMeans {
   pipeline: Pipeline;
   /** what the layer is made of */
   matter: MatterKind;
+  /** what panels show */
+  screens: Screens;
 }
 
 interface DrawnBase {

@@ -10,6 +10,7 @@ import type { Need } from '../effects/program';
 import { Context } from '../gl/context';
 import type { Gpu } from '../gl/gpu';
 import { Quad, Stage } from '../gl/quad';
+import { Screens } from '../screens/screens';
 import { HeldLayers, type ShownLayers } from './layers';
 import { lightTargets } from './levels';
 import type { FrameRequest, Lessens } from './request';
@@ -39,6 +40,7 @@ interface Frame {
 export class Renderer {
   private readonly context: Context;
   private readonly view = makeView();
+  private readonly screens = new Screens();
   private readonly layers: HeldLayers;
   private readonly sum: Sum;
   private readonly effects: EffectComposer;
@@ -60,7 +62,7 @@ export class Renderer {
     const stage = new Stage();
     const { renderer, noteLoss } = this.context;
     const gpu: Gpu = { renderer, stage, quad: new Quad(stage), noteLoss };
-    this.layers = new HeldLayers({ gpu, view: this.view });
+    this.layers = new HeldLayers({ gpu, view: this.view, screens: this.screens });
     this.sum = new Sum(gpu, this.view);
     this.effects = new EffectComposer(gpu);
     this.picture = new ShownPicture(gpu);
@@ -88,6 +90,12 @@ export class Renderer {
   setPiece(piece: Piece): void {
     this.piece = piece;
     this.layers.keepOnly(piece);
+  }
+
+  /** What must be done before a frame can be drawn as it is to be: clips decoded; null where there is nothing. */
+  ready(request: FrameRequest): Promise<void> | null {
+    if (!this.piece) return null;
+    return Screens.ready(exposedPiece(this.piece, exposureOf(this.piece, request.phase)), request);
   }
 
   /** Shows a finished picture instead of drawing one. */
@@ -133,6 +141,7 @@ export class Renderer {
     const shot = shotAt(piece, request.phase, request.width);
     setFrame(view, piece, shot, request);
     this.sum.setLook(piece);
+    this.screens.at(piece, request);
     const shown = this.layers.at(piece, shot, request);
     const { thins: particles, coarsens: shapes } = shown;
     this.lessens = { particles, shapes };

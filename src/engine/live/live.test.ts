@@ -22,6 +22,7 @@ class SlowRenderer {
   setPiece(shown: Piece): void {
     this.shown = shown;
   }
+  ready = (): null => null;
   finishGpu = (): void => undefined;
   draw(request: FrameRequest): void {
     for (const _ of this.drawInSteps(request));

@@ -102,12 +102,12 @@ export class LivePicture {
       while (this.piece && this.view && !this.renderer.lost) {
         if (this.view.playing) {
           this.advance();
-          if (!(await this.showFinished())) this.drawNow();
+          if (!(await this.showFinished())) await this.drawNow();
           await this.pace();
         } else if (this.drawn !== this.change) {
           this.drawn = this.change;
           this.complete = await this.showFinished();
-          if (!this.complete) this.drawNow();
+          if (!this.complete) await this.drawNow();
           await tick();
         } else if (this.complete || (await this.refine())) break;
       }
@@ -177,14 +177,16 @@ export class LivePicture {
     return { ...this.piece, layers: this.piece.layers.map((layer) => ({ ...layer, hidden: layer.id !== alone })) };
   }
 
-  private drawNow(): void {
+  private async drawNow(): Promise<void> {
     const piece = this.shown();
     const { scale, density, coarseness } = this.size;
     const request = this.request(1, scale, density, coarseness);
     if (!piece || !request || !this.view) return;
+    this.renderer.setPiece(piece);
+    await this.renderer.ready(request);
+    if (this.renderer.lost) return;
     const before = performance.now();
     const { programs } = this.renderer;
-    this.renderer.setPiece(piece);
     this.renderer.draw(request);
     this.renderer.finishGpu();
     const ms = performance.now() - before;
@@ -219,6 +221,8 @@ export class LivePicture {
       if (!request) return true;
       const before = performance.now();
       this.renderer.setPiece(piece);
+      await this.renderer.ready(request);
+      if (this.change !== change) return false;
       for (const _ of this.renderer.drawInSteps(request)) {
         this.renderer.three.getContext().flush();
         await tick();

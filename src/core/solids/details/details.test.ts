@@ -95,6 +95,7 @@ describe('simplifying', () => {
       normal,
       index,
       piece: null,
+      uv: null,
       sample: new Uint32Array(),
       open: true,
       radius: 0.71,

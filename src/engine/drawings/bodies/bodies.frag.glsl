@@ -39,7 +39,19 @@ void main() {
 #endif
 #endif
   if (dot(n, toViewer) < 0.0) n = -n;
+#ifdef PICTURED
+  Shown shown = shownOn(vMark, gl_FrontFacing);
+  vec3 base = shown.colour * vLook.rgb * uLight;
+  Matter m = matterOf(Body(n, toViewer, base * shown.gives, vOwn, vMark));
+#ifdef SHINES
+  m.colour += base * shown.light;
+#else
+  m.glow += shown.light / max(shown.gives, 1e-4);
+#endif
+  m.opaque *= shown.there * OPACITY;
+#else
   Matter m = matterOf(Body(n, toViewer, vLook.rgb * uLight, vOwn, vMark));
+#endif
   bool partly = false;
 #ifndef ENTIRE
   float there = vLook.a * uFade * m.opaque;

@@ -15,6 +15,9 @@ import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram } from '../../seen/sorter';
 import { bodyUniforms, phaseAt, setMatter, showLit } from '../uniforms';
 import fragment from './bodies.frag.glsl?raw';
+import panelFragment from './panel.frag.glsl?raw';
+import panelVertex from './panel.vert.glsl?raw';
+import { PicturedBodies } from './pictured';
 import sortSource from './sort.glsl?raw';
 import vertex from './bodies.vert.glsl?raw';
 
@@ -26,12 +29,14 @@ function geometriesOf(mesh: Mesh, details: readonly Detail[]): THREE.InstancedBu
   const position = attribute(mesh.position, 3);
   const normal = attribute(mesh.normal, 3);
   const piece = attribute(mesh.piece ?? new Float32Array((mesh.position.length / 3) * 4), 4);
+  const shown = mesh.uv && attribute(mesh.uv, 3);
   return details.map(({ index }) => {
     const geometry = new THREE.InstancedBufferGeometry();
     geometry.setIndex(new THREE.BufferAttribute(index, 1));
     geometry.setAttribute('aPosition', position);
     geometry.setAttribute('aNormal', normal);
     geometry.setAttribute('aPiece', piece);
+    if (shown) geometry.setAttribute('aUv', shown);
     geometry.instanceCount = 0;
     return geometry;
   });
@@ -54,13 +59,14 @@ function errorsOf([finest, ...coarser]: readonly Detail[], bent: boolean): THREE
   return new THREE.Vector4().fromArray([...errors, -1, -1, -1, -1]);
 }
 
-/** What the programs of some bodies must know besides their elements: whether these are cut off at an edge, blurred, or hang on the camera. */
-const headOf = ({ element }: Pipeline, cut: boolean, rides: Riding | null): string =>
+/** What the programs of some bodies must know besides their elements: whether these are cut off at an edge, blurred, hang on the camera, or show a picture. */
+const headOf = ({ element }: Pipeline, cut: boolean, rides: Riding | null, pictured: boolean): string =>
   [
     element.some(({ kernel }) => writes(kernel, 'blur')) && rides !== 'over' ? 'BLURS' : '',
     cut ? 'CUT' : '',
     rides ? 'RIDES' : '',
     rides === 'over' ? 'OVER' : '',
+    pictured ? 'PICTURED' : '',
   ]
     .map((name) => (name === '' ? '' : `#define ${name}\n`))
     .join('');
@@ -70,8 +76,8 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
   as: 'bodies',
   turned: () => true,
   make(
-    { mesh, first, count, parts = WHOLE, shown, cut = false, rides = null, whole = false },
-    { gpu, view, pipeline, matter },
+    { mesh, first, count, parts = WHOLE, shown, cut = false, rides = null, whole = false, pictured },
+    { gpu, view, pipeline, matter, screens },
   ): MatterDrawn {
     const [flies, bent] = [pipeline.piece.length > 0, pipeline.space.length > 0];
     const details = flies || whole ? [wholeOf(mesh)] : detailsOf(mesh);
@@ -83,13 +89,15 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       uDetails: { value: [details.length, Number(isOpaque(matter))] },
       uCut: { value: new THREE.Vector3() },
     };
-    const uniforms = { ...view, ...own, ...feed.uniforms };
+    const picture = pictured ? new PicturedBodies(gpu, screens, pictured, first, count) : null;
+    const uniforms = { ...view, ...own, ...feed.uniforms, ...picture?.uniforms };
     const composed = vertexProgram(pipeline) + viewSource;
     const side = mesh.open || cut ? THREE.DoubleSide : THREE.FrontSide;
-    const says = headOf(pipeline, cut, rides) + (mesh.open ? '#define OPEN\n' : '');
-    const shader = says + composed + vertex;
+    const says = headOf(pipeline, cut, rides, picture !== null) + (mesh.open ? '#define OPEN\n' : '');
+    const shader = says + composed + (picture ? panelVertex : '') + vertex;
+    const shows = picture ? panelFragment : '';
     const materials = ['#define ENTIRE\n', ENTIRELY].map((head) =>
-      matterMaterial(matter, [shader, says + viewSource + noiseSource + head + fragment], uniforms, side),
+      matterMaterial(matter, [shader, says + viewSource + noiseSource + head + shows + fragment], uniforms, side),
     );
     const sort = (bent ? '#define BENT\n' : '') + ENTIRELY + composed + sidesSource + sortSource;
     const program = new SortProgram(sort, uniforms, null);
@@ -117,6 +125,8 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       update(frame) {
         steps = vertexSteps(frame.pipeline);
         own.uTile.value = frame.piece.tile;
+        picture?.update(frame);
+        own.uDetails.value[1] = Number(isOpaque(matter) && picture?.partly !== true);
         setMatter(own, frame.look);
         if (frame.look.cut) own.uCut.value.set(...frame.look.cut);
         for (const { take } of materials) take(frame.piece.look);
@@ -135,6 +145,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         }
       },
       dispose() {
+        picture?.dispose();
         feed.dispose();
         program.dispose();
         for (const geometry of seen.flat()) geometry.dispose();

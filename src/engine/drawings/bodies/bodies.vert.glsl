@@ -49,6 +49,9 @@ void main() {
   vec4 mark = texelFetch(uOpenMark, texel, 0);
   vLook = texelFetch(uOpenLook, texel, 0);
   vMark = mark.x;
+#ifdef PICTURED
+  showPicture(aElement.x);
+#endif
   float size = mix(open.w, shut.w, uTime);
   gl_Position = vec4(2.0, 2.0, 2.0, 1.0);
   if (size <= 0.0 || vLook.a <= 0.0) return;

@@ -1,0 +1,12 @@
+import type { FileKind } from '../../core/kept';
+
+/** What a chooser of files takes, by what they are for. */
+export const ACCEPTS: Readonly<Record<FileKind, string>> = {
+  font: '.ttf,.otf,.ttc,.woff,.woff2,font/*',
+  mark: '.svg,image/svg+xml',
+  picture: '.png,.jpg,.jpeg,.webp,.avif,.svg,image/*',
+  clip: '.mp4,.m4v,.mov,.webm,video/*',
+};
+
+/** All that can be kept. */
+export const ANY_FILE = Object.values(ACCEPTS).join();

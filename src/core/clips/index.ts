@@ -1,0 +1,3 @@
+export * from './closing';
+export * from './facts';
+export * from './join';

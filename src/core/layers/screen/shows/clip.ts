@@ -1,0 +1,134 @@
+import { CLIPS, isSeen, legalSpeeds, periodOf, placeAt, shownAt, type ClipFacts, type Join } from '../../../clips';
+import { choice, file, form, FRAMES, integer, number, tag, type ValueOf } from '../../../forms';
+import { stockFile } from '../../../kept';
+import { hash4, unitFrom } from '../../../random/hash';
+import type { Offer, ShowsDefinition } from './definition';
+import { ofFile, shared } from './shared';
+
+const CLOSES = { over: 'Over and over', fro: 'To and fro', blended: 'Its end blended into its start' };
+
+/** How a join is seen. */
+const joinWords = (join: Join): string =>
+  isSeen(join) ? `${Math.max(join.step, join.bend).toFixed(1)} × its usual change` : 'not to be seen';
+
+const apart = { field: 'apart', is: ['order', 'chance'] };
+
+const ClipForm = form({
+  ...shared,
+  kind: tag('clip'),
+  file: file('clip', stockFile('Scanning beam'), { ...ofFile, label: 'Clip', hint: 'What the panel shows.' }),
+  closes: choice('over', CLOSES, { label: 'Closes', hint: 'How its end meets its start.' }),
+  blend: integer(12, {
+    label: 'Blended over',
+    ...FRAMES,
+    retimes: false,
+    min: 1,
+    max: 10_000,
+    comfort: 48,
+    when: { field: 'closes', is: ['blended'] },
+    hint: 'Frames of the clip that its end and its start share; at most half of it.',
+  }),
+  times: integer(1, {
+    label: 'Plays',
+    unit: 'times a lap',
+    min: 1,
+    max: 1000,
+    comfort: 12,
+    kept: true,
+    hint: 'Whole times over a lap, to and fro counted as one: so it closes with it.',
+  }),
+  start: integer(0, {
+    label: 'Starts at',
+    ...FRAMES,
+    retimes: false,
+    min: 0,
+    max: 1_000_000,
+    comfort: 250,
+    hint: 'Frame of the clip that the first frame of the lap shows.',
+  }),
+  apart: choice(
+    'order',
+    { together: 'All together', order: 'One after another', chance: 'By chance' },
+    { label: 'Panels start', hint: 'Where in the clip each panel that shows it begins.' },
+  ),
+  spread: number(1, {
+    label: 'Spread over',
+    unit: '× clip',
+    min: 0,
+    max: 1,
+    decimals: 2,
+    when: apart,
+    hint: 'The part of the clip that their starts are spread over: 1 all of it.',
+  }),
+});
+export type ShownClip = ValueOf<typeof ClipForm>;
+
+/** Frames that a panel begins later than the first. @param order 0..1 among the panels that show it */
+function later({ apart, spread }: ShownClip, period: number, { order, key, seed }: Panel): number {
+  if (apart === 'together') return 0;
+  const share = apart === 'order' ? order : unitFrom(hash4(key, seed, 72, 0)[0]);
+  return Math.floor(share * spread * period);
+}
+
+interface Panel {
+  order: number;
+  key: number;
+  seed: number;
+}
+
+/** Seconds after which it is where it was, as it was made. */
+export const periodSeconds = (clip: ShownClip, { frames, seconds }: ClipFacts): number =>
+  (periodOf(clip, frames) / frames) * seconds;
+
+export const clip: ShowsDefinition<ShownClip> = {
+  kind: 'clip',
+  label: 'Clip',
+  describe: 'A moving picture on a panel: MP4 or WebM',
+  form: ClipForm,
+  takes: 'clip',
+  sizeOf: ({ file }) => CLIPS.at(file),
+  steps: true,
+  shownAt(shown, panel, frame, lapFrames) {
+    const frames = CLIPS.at(shown.file)?.frames ?? 1;
+    const period = periodOf(shown, frames);
+    const start = shown.start + later(shown, period, panel);
+    return shownAt(shown, frames, placeAt(period, shown.times, frame, lapFrames, start));
+  },
+  fitted(shown, lapSeconds) {
+    const facts = CLIPS.at(shown.file);
+    if (!facts) return shown;
+    const best = facts.joins?.[0];
+    const closing = best ? { closes: best.closes, ...(best.closes === 'blended' ? { blend: best.blend } : {}) } : {};
+    const next = { ...shown, ...closing };
+    return { ...next, times: legalSpeeds(periodSeconds(next, facts), lapSeconds)[0].times };
+  },
+  offers(shown, lapSeconds) {
+    const facts = CLIPS.at(shown.file);
+    if (!facts) return [];
+    const closings = (facts.joins ?? []).map((join, i): Offer<ShownClip> => {
+      const change = { closes: join.closes, ...(join.closes === 'blended' ? { blend: join.blend } : {}) };
+      return {
+        about: 'Closes',
+        words: `${CLOSES[join.closes]}${join.closes === 'blended' ? ` over ${join.blend}` : ''}: ${joinWords(join)}`,
+        now: shown.closes === join.closes && (join.closes !== 'blended' || shown.blend === join.blend),
+        best: i === 0,
+        change,
+      };
+    });
+    const speeds = legalSpeeds(periodSeconds(shown, facts), lapSeconds, 5).map(({ times, speed }, i) => ({
+      about: 'Plays',
+      words: `${times} × a lap: ${speed.toFixed(2)} of its speed`,
+      now: shown.times === times,
+      best: i === 0,
+      change: { times },
+    }));
+    return [...closings, ...speeds];
+  },
+  summary(shown, lapSeconds) {
+    const facts = CLIPS.at(shown.file);
+    const times = `${shown.times} ${shown.times === 1 ? 'time' : 'times'} a lap`;
+    if (!facts) return times;
+    const speed = (shown.times * periodSeconds(shown, facts)) / lapSeconds;
+    return `${times}, ${speed.toFixed(2)} of its speed`;
+  },
+};

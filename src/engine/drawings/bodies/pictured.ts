@@ -1,0 +1,127 @@
+import * as THREE from 'three';
+import { PANEL } from '../../../core/layers/definition';
+import type { PanelLook, Pictured } from '../../../core/layers/drawing';
+import type { Raster } from '../../../core/pictures/raster';
+import type { Gpu } from '../../gl/gpu';
+import type { LayerFrame } from '../../layer/frame';
+import { PictureArray } from '../../screens/array';
+import { fileKey, framesIn } from '../../screens/needed';
+import { pixels, sizeOf } from '../../screens/pixels';
+import type { Screens } from '../../screens/screens';
+import { standIn } from '../../screens/standIn';
+
+/** Numbers of PanelLook in fours, as panel.glsl reads them. */
+const FOURS = 6;
+
+function lookNumbers(p: PanelLook): number[] {
+  return [
+    ...[p.emission, p.surface, p.opacity, p.back],
+    ...[...p.edgeColour, p.edgeLight],
+    ...[p.edge, p.dots, p.dotRows, p.dotGap],
+    ...[Number(p.open), Number(p.smooth), p.behindLight, p.lineRows],
+    ...[p.lineDark, p.lineRun, p.loads, p.blockRows],
+    ...[p.before, ...p.run, 0],
+  ];
+}
+
+/** Whether panels leave something free even where their pictures do not. */
+const isOpen = (p: PanelLook, numbers: Float32Array): boolean =>
+  p.opacity < 1 || p.open || p.back === 2 || (p.loads > 0 && p.before === 2) || outside(numbers);
+
+/** Whether some part reaches over the border of its picture. */
+function outside(numbers: Float32Array): boolean {
+  for (let i = 0; i < numbers.length; i += PANEL.numbers)
+    for (const [from, along] of [
+      [numbers[i], numbers[i + 2]],
+      [numbers[i + 1], numbers[i + 3]],
+    ])
+      if (Math.min(from, from + along) < -1e-5 || Math.max(from, from + along) > 1 + 1e-5) return true;
+  return false;
+}
+
+const table = (count: number): THREE.DataTexture => {
+  const width = Math.min(1024, count * 2);
+  const height = Math.max(1, Math.ceil((count * 2) / 1024));
+  const texture = new THREE.DataTexture(
+    new Float32Array(width * height * 4),
+    width,
+    height,
+    THREE.RGBAFormat,
+    THREE.FloatType,
+  );
+  texture.needsUpdate = true;
+  return texture;
+};
+
+/** What a stretch of bodies shows on them: its frames on the graphics card, and which of them each body shows. */
+export class PicturedBodies {
+  private readonly array: PictureArray;
+  private readonly panels: THREE.DataTexture;
+  readonly uniforms;
+  /** whether some of it may not be there where it stands */
+  partly = false;
+
+  constructor(
+    gpu: Gpu,
+    private readonly screens: Screens,
+    private readonly pictured: Pictured,
+    private readonly first: number,
+    private readonly count: number,
+  ) {
+    this.array = new PictureArray(gpu.renderer);
+    this.panels = table(count);
+    this.uniforms = {
+      uShown: { value: this.array.texture },
+      uShownSize: { value: new THREE.Vector2(1, 1) },
+      uPanels: { value: this.panels },
+      uFirst: { value: first },
+      uWide: { value: pictured.wide },
+      uPanel: { value: Array.from({ length: FOURS }, () => new THREE.Vector4()) },
+    };
+  }
+
+  /** Takes what a frame shows. */
+  update(frame: LayerFrame): void {
+    const { panels: numbers, look } = frame;
+    if (!numbers || !look.panel) return;
+    const values = lookNumbers(look.panel);
+    this.uniforms.uPanel.value.forEach((four, i) => four.fromArray(values, i * 4));
+    const layers = this.take(framesIn(numbers, this.first, this.count));
+    const texels = this.panels.image.data as Float32Array;
+    for (let i = 0; i < this.count; i++) {
+      const from = (this.first + i) * PANEL.numbers;
+      const own = numbers.subarray(from, from + PANEL.numbers);
+      const to = i * PANEL.numbers;
+      texels.set(own, to);
+      texels[to + PANEL.first] = layers.get(own[PANEL.first]) ?? 0;
+      texels[to + PANEL.second] = layers.get(own[PANEL.second]) ?? texels[to + PANEL.first];
+    }
+    this.panels.needsUpdate = true;
+    this.uniforms.uShownSize.value.set(...this.array.size);
+    this.partly = this.array.seenThrough || isOpen(look.panel, numbers);
+  }
+
+  /** The layers that frames are in. */
+  private take(frames: ReadonlySet<number>): Map<number, number> {
+    const key = fileKey(this.pictured);
+    const level = this.screens.levelOf(key);
+    const hash = this.pictured.file?.hash;
+    const found = new Map<string, Raster>();
+    for (const frame of frames) {
+      const raster = hash === undefined ? null : pixels.at(hash, frame, level);
+      if (raster) found.set(String(frame), raster);
+    }
+    // what is not here, or is damaged, is not of the size of the rest
+    const [size] = found.values();
+    const alike = [...found.values()].every(({ width, height }) => width === size.width && height === size.height);
+    const whole = found.size === frames.size && alike;
+    const shown = whole ? found : new Map([...frames].map((frame) => [`? ${frame}`, standIn()]));
+    const layers = this.array.take(shown, whole ? level : -2, sizeOf(this.pictured).frames);
+    return new Map([...frames].map((frame) => [frame, layers.get(whole ? String(frame) : `? ${frame}`) ?? 0]));
+  }
+
+  dispose(): void {
+    this.array.dispose();
+    this.panels.dispose();
+  }
+}

@@ -1,0 +1,129 @@
+import * as THREE from 'three';
+import { levelCount, levelsOf, premultiplied, type Raster } from '../../core/pictures/raster';
+
+/** Bytes of frames that are kept on the graphics card for one stretch of panels beyond those that are shown. */
+const SPARE = 48e6;
+/** The most layers that every card has (WebGL 2). */
+const MOST_LAYERS = 256;
+
+/**
+ * Frames of one size in an array of textures with all their levels: encoded sRGB with light multiplied by alpha, which is what
+ * filtering needs. Those shown longest ago make room for others.
+ */
+export class PictureArray {
+  readonly texture = new THREE.ExternalTexture();
+  private readonly gl: WebGL2RenderingContext;
+  private handle: WebGLTexture | null = null;
+  private width = 0;
+  private height = 0;
+  private layers = 0;
+  /** frames by the layer they are in, those used last at the end */
+  private slots = new Map<string, number>();
+  private level = -1;
+  private clear = false;
+
+  constructor(private readonly renderer: THREE.WebGLRenderer) {
+    this.gl = renderer.getContext() as WebGL2RenderingContext;
+  }
+
+  /** Whether any of it is not there all over. */
+  get seenThrough(): boolean {
+    return this.clear;
+  }
+
+  /** Pixels of a frame. */
+  get size(): readonly [number, number] {
+    return [this.width, this.height];
+  }
+
+  /**
+   * Puts frames in.
+   * @param frames by what they are known by; all of one size @param level how often they were halved
+   * @param of how many frames there are of it in all @returns the layer of each
+   */
+  take(frames: ReadonlyMap<string, Raster>, level: number, of: number): Map<string, number> {
+    const [first] = frames.values();
+    const found = new Map<string, number>();
+    if (!first) return found;
+    this.room(first, frames.size, level, of);
+    const free = this.freeLayers(frames);
+    for (const [key, raster] of frames) {
+      let layer = this.slots.get(key);
+      this.slots.delete(key);
+      if (layer === undefined) {
+        layer = free.pop() ?? 0;
+        this.fill(layer, raster);
+      }
+      this.slots.set(key, layer);
+      found.set(key, layer);
+    }
+    return found;
+  }
+
+  /** Layers that may be filled, the one to be filled first at the end. */
+  private freeLayers(frames: ReadonlyMap<string, unknown>): number[] {
+    const lacking = [...frames.keys()].filter((key) => !this.slots.has(key)).length;
+    const used = new Set(this.slots.values());
+    const free = Array.from({ length: this.layers }, (_, i) => i).filter((i) => !used.has(i));
+    for (const [key, layer] of this.slots) {
+      if (free.length >= lacking) break;
+      if (frames.has(key)) continue;
+      this.slots.delete(key);
+      free.push(layer);
+    }
+    return free.reverse();
+  }
+
+  private room({ width, height }: Raster, count: number, level: number, of: number): void {
+    if (this.width === width && this.height === height && this.layers >= count && this.level === level) return;
+    this.letGo();
+    const spare = Math.floor(SPARE / ((width * height * 16) / 3));
+    const layers = Math.max(count, Math.min(of, spare, MOST_LAYERS));
+    const { gl } = this;
+    this.handle = gl.createTexture();
+    Object.assign(this, { width, height, layers, level });
+    this.bind();
+    gl.texStorage3D(gl.TEXTURE_2D_ARRAY, levelCount(width, height), gl.SRGB8_ALPHA8, width, height, layers);
+    gl.texParameteri(gl.TEXTURE_2D_ARRAY, gl.TEXTURE_MIN_FILTER, gl.LINEAR_MIPMAP_LINEAR);
+    gl.texParameteri(gl.TEXTURE_2D_ARRAY, gl.TEXTURE_MAG_FILTER, gl.LINEAR);
+    for (const way of [gl.TEXTURE_WRAP_S, gl.TEXTURE_WRAP_T]) gl.texParameteri(gl.TEXTURE_2D_ARRAY, way, gl.REPEAT);
+    this.texture.sourceTexture = this.handle;
+  }
+
+  private fill(layer: number, raster: Raster): void {
+    const { gl } = this;
+    this.bind();
+    const { state } = this.renderer;
+    state.pixelStorei(gl.UNPACK_FLIP_Y_WEBGL, false);
+    state.pixelStorei(gl.UNPACK_PREMULTIPLY_ALPHA_WEBGL, false);
+    state.pixelStorei(gl.UNPACK_ALIGNMENT, 4);
+    levelsOf(raster).forEach((whole, level) => {
+      const { width, height, rgba } = premultiplied(whole);
+      this.clear ||= rgba !== whole.rgba;
+      const bytes = new Uint8Array(rgba.buffer, rgba.byteOffset, rgba.byteLength);
+      const [target, type] = [gl.TEXTURE_2D_ARRAY, gl.UNSIGNED_BYTE];
+      gl.texSubImage3D(target, level, 0, 0, layer, width, height, 1, gl.RGBA, type, bytes);
+    });
+  }
+
+  /** Binds it, with what the renderer knows of that kept true. */
+  private bind(): void {
+    if (this.handle) this.renderer.state.bindTexture(this.gl.TEXTURE_2D_ARRAY, this.handle);
+  }
+
+  private letGo(): void {
+    if (this.handle) {
+      this.renderer.state.unbindTexture();
+      this.gl.deleteTexture(this.handle);
+    }
+    this.handle = null;
+    this.texture.sourceTexture = null;
+    this.slots.clear();
+    this.clear = false;
+  }
+
+  dispose(): void {
+    this.letGo();
+    this.texture.dispose();
+  }
+}

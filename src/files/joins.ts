@@ -1,0 +1,47 @@
+import { CLIPS, type Joins } from '../core/clips';
+import type { FileRef } from '../core/kept';
+import { filesDatabase } from './database';
+import { fileBlob } from './shelf';
+
+/** How a clip closes each way, where that was measured before. */
+export const knownJoins = async (hash: string): Promise<Joins | null> =>
+  (await filesDatabase.joins.get(hash).catch(() => undefined))?.joins ?? null;
+
+const measuring = new Map<string, Promise<boolean>>();
+
+/** Decodes a clip to see how it closes each way, and keeps that. @returns whether it is known now and was not before */
+async function measure({ hash, name }: FileRef): Promise<boolean> {
+  const facts = CLIPS.at({ hash, name });
+  const blob = facts && (await fileBlob({ hash }));
+  if (!blob) return false;
+  const [{ Clip }, { clipJoins }] = await Promise.all([
+    import('../formats/clip/clip'),
+    import('../formats/clip/small'),
+  ]);
+  const clip = await Clip.open(blob, name);
+  try {
+    const joins = await clipJoins(clip);
+    CLIPS.take(hash, { ...facts, joins });
+    // measured again next time, where there is no room to keep it
+    await filesDatabase.joins.put({ hash, joins }).catch(() => undefined);
+    return joins !== null;
+  } finally {
+    await clip.close();
+  }
+}
+
+/**
+ * Sees to it that it is known how clips close, of those that have been taken in.
+ * @returns whether anything is known that was not
+ */
+export async function measureJoins(refs: readonly FileRef[]): Promise<boolean> {
+  const asked = refs.filter((ref) => CLIPS.at(ref)?.joins === null);
+  const found = await Promise.all(
+    asked.map((ref) => {
+      const running = measuring.get(ref.hash) ?? measure(ref).catch(() => false);
+      measuring.set(ref.hash, running);
+      return running;
+    }),
+  );
+  return found.includes(true);
+}
