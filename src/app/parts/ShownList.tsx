@@ -119,7 +119,7 @@ function AddFile({ name, of, onAdd }: { name: string; of: FileKind; onAdd(kind: 
         <Button label={`Add a ${name.toLowerCase()}`}>
           <Plus size={14} /> {name}
         </Button>
-        <Popover className={`${menu.popover} ${fields.list}`} placement="bottom end">
+        <Popover className={`${menu.popover} ${fields.list}`} placement="left">
           <FileChoices
             of={of}
             files={files}
@@ -188,12 +188,17 @@ function Offers({ one, path, seconds }: Pick<LineProps, 'one' | 'path' | 'second
   const groups = [...new Set(offers.map(({ about }) => about))];
   return groups.map((about) => (
     <div key={about} role="group" aria-label={about} className={styles.offers}>
+      <span className={styles.about}>{about}</span>
       {offers
         .filter((offer) => offer.about === about)
         .map(({ words, now, best, change }) => (
-          <Button key={words} pressed={now} onPress={() => bench.set(path, { ...one, ...change })}>
-            {words}
-            {best ? <em className={styles.best}> · proposed</em> : null}
+          <Button
+            key={words}
+            pressed={now}
+            label={`${words}${best ? ', proposed' : ''}`}
+            onPress={() => bench.set(path, { ...one, ...change })}
+          >
+            {best ? <span className={styles.best}>●</span> : null} {words}
           </Button>
         ))}
     </div>

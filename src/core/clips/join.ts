@@ -69,6 +69,12 @@ function doubled(frames: SmallFrames, play: Play, step: number): number {
 }
 const worst = ({ step, bend }: Join): number => Math.max(step, bend);
 
+/** What can be told from the rest of a clip: more than so many times what is usual. */
+const SEEN = 1.6;
+
+/** Whether a join shows. */
+export const isSeen = (join: Join): boolean => worst(join) > SEEN;
+
 /**
  * How a clip would close each way, the best first: as it is where that is as good. Measured as the picture half of the seam report is, on
  * small frames: the step between neighbours, and the residual of a frame to the mean of its neighbours, at the join against elsewhere in the clip.
@@ -96,12 +102,7 @@ export function joinsOfClip(frames: SmallFrames): Joins {
     (k) => k >= 1 && k <= mostBlend(frames.length),
   );
   const blended = blends.map((k) => measured('blended', k)).sort((a, b) => worst(a) - worst(b));
-  const cost = (join: Join): number => worst(join) * (join.closes === 'over' ? 1 : WORTH);
+  // what is not to be seen as it is needs no help
+  const cost = (join: Join): number => (join.closes !== 'over' ? worst(join) * WORTH : isSeen(join) ? worst(join) : 0);
   return [measured('over', 0), ...blended.slice(0, 1), measured('fro', 0)].sort((a, b) => cost(a) - cost(b));
 }
-
-/** What can be told from the rest of a clip: more than so many times what is usual. */
-const SEEN = 1.6;
-
-/** Whether a join shows. */
-export const isSeen = (join: Join): boolean => worst(join) > SEEN;

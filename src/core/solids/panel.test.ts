@@ -55,7 +55,7 @@ describe('panels', () => {
   });
 
   it('a box shows the whole picture upright on each of its six faces', () => {
-    const { position, uv, index } = faced(box([0.8, 0.5, 0.3], 0, 1));
+    const { position, uv, index } = faced(box([0.8, 0.5, 0.3], 0, 1), true);
     expect(index).toHaveLength(36);
     const corners = new Set<string>();
     for (let i = 0; i < position.length / 3; i++)
@@ -73,6 +73,13 @@ describe('panels', () => {
       const flat = [0, 1, 2].every((k) => at(position, t + k)[1] === at(position, t)[1]);
       if (!flat) expect(v).toBeCloseTo(0.5 - y, 6);
     }
+  });
+
+  it('may leave out what looks up and down', () => {
+    const { uv, normal } = faced(box([0.8, 0.5, 0.3], 0, 1), false);
+    const planes = Array.from({ length: normal.length / 3 }, (_, i) => [at(normal, i)[1] !== 0, uv?.[i * 3 + 2]]);
+    expect(planes.filter(([cap]) => cap)).toHaveLength(12);
+    for (const [cap, plane] of planes) expect(plane).toBe(cap ? NOWHERE : 0);
   });
 
   it('broken, its pieces show their parts of the picture, their inner sides none', () => {

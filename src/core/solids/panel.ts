@@ -1,5 +1,5 @@
 import type { Vec3 } from '../space/vector';
-import { finishMesh, type Mesh } from './mesh';
+import { finishMesh, NOWHERE, type Mesh } from './mesh';
 
 /** A panel, one unit high. */
 export interface PanelShape {
@@ -69,8 +69,9 @@ function facing([x, y, z]: Vec3): { axis: 0 | 1 | 2; sign: number } {
 /**
  * A body that shows a picture on each of its faces: every triangle the part that is before it when the picture is laid on from
  * the nearest of six sides, upright, as large as the body is from there.
+ * @param caps whether what looks up and down shows one too
  */
-export function faced(mesh: Mesh): Mesh {
+export function faced(mesh: Mesh, caps: boolean): Mesh {
   const count = mesh.index.length;
   const position = new Float32Array(count * 3);
   const normal = new Float32Array(count * 3);
@@ -90,7 +91,7 @@ export function faced(mesh: Mesh): Mesh {
       const [x, y, z] = p.map((value, d) => value / half[d] / 2);
       const right = axis === 2 ? sign * x : axis === 0 ? -sign * z : x;
       const down = axis === 1 ? sign * z : -y;
-      uv.set([0.5 + right, 0.5 + down, 0], (t + k) * 3);
+      uv.set([0.5 + right, 0.5 + down, axis === 1 && !caps ? NOWHERE : 0], (t + k) * 3);
     }
   }
   const index = Uint32Array.from({ length: count }, (_, i) => i);

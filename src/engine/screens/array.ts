@@ -18,7 +18,7 @@ export class PictureArray {
   private height = 0;
   private layers = 0;
   /** frames by the layer they are in, those used last at the end */
-  private slots = new Map<string, number>();
+  private readonly slots = new Map<number, number>();
   private level = -1;
   private clear = false;
 
@@ -38,43 +38,48 @@ export class PictureArray {
 
   /**
    * Puts frames in.
-   * @param frames by what they are known by; all of one size @param level how often they were halved
-   * @param of how many frames there are of it in all @returns the layer of each
+   * @param frames numbers of them @param size pixels of each @param level how often they were halved
+   * @param of how many there are in all @param pixels of one that is not in yet @returns the layer of each
    */
-  take(frames: ReadonlyMap<string, Raster>, level: number, of: number): Map<string, number> {
-    const [first] = frames.values();
-    const found = new Map<string, number>();
-    if (!first) return found;
-    this.room(first, frames.size, level, of);
+  take(
+    frames: ReadonlySet<number>,
+    [width, height]: readonly [number, number],
+    level: number,
+    of: number,
+    pixels: (frame: number) => Raster,
+  ): Map<number, number> {
+    const found = new Map<number, number>();
+    if (frames.size === 0) return found;
+    this.room(width, height, frames.size, level, of);
     const free = this.freeLayers(frames);
-    for (const [key, raster] of frames) {
-      let layer = this.slots.get(key);
-      this.slots.delete(key);
+    for (const frame of frames) {
+      let layer = this.slots.get(frame);
+      this.slots.delete(frame);
       if (layer === undefined) {
         layer = free.pop() ?? 0;
-        this.fill(layer, raster);
+        this.fill(layer, pixels(frame));
       }
-      this.slots.set(key, layer);
-      found.set(key, layer);
+      this.slots.set(frame, layer);
+      found.set(frame, layer);
     }
     return found;
   }
 
   /** Layers that may be filled, the one to be filled first at the end. */
-  private freeLayers(frames: ReadonlyMap<string, unknown>): number[] {
-    const lacking = [...frames.keys()].filter((key) => !this.slots.has(key)).length;
+  private freeLayers(frames: ReadonlySet<number>): number[] {
+    const lacking = [...frames].filter((frame) => !this.slots.has(frame)).length;
     const used = new Set(this.slots.values());
     const free = Array.from({ length: this.layers }, (_, i) => i).filter((i) => !used.has(i));
-    for (const [key, layer] of this.slots) {
+    for (const [frame, layer] of this.slots) {
       if (free.length >= lacking) break;
-      if (frames.has(key)) continue;
-      this.slots.delete(key);
+      if (frames.has(frame)) continue;
+      this.slots.delete(frame);
       free.push(layer);
     }
     return free.reverse();
   }
 
-  private room({ width, height }: Raster, count: number, level: number, of: number): void {
+  private room(width: number, height: number, count: number, level: number, of: number): void {
     if (this.width === width && this.height === height && this.layers >= count && this.level === level) return;
     this.letGo();
     const spare = Math.floor(SPARE / ((width * height * 16) / 3));

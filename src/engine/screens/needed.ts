@@ -4,11 +4,9 @@ import type { DrawingOf, Pictured } from '../../core/layers/drawing';
 import type { Piece } from '../../core/piece/schema';
 import { isHere } from '../../core/type/here';
 import { worldOf } from '../../core/world/layers';
+import { sightings } from '../../core/world/sightings';
 import type { FrameRequest } from '../frame/request';
 import { MOST_DRAWN, sizeOf, type NeededFrames } from './pixels';
-
-/** Pictures of fewer passes are looked at for a moment: a panel is taken to fill the frame at most. In others twice that. */
-const FEW_PASSES = 2;
 
 type PicturedBodies = DrawingOf<'bodies'> & { pictured: Pictured };
 const isPictured = (drawing: { as: string }): drawing is PicturedBodies =>
@@ -17,10 +15,15 @@ const isPictured = (drawing: { as: string }): drawing is PicturedBodies =>
 /** What the frames of a file are known by among those of others. */
 export const fileKey = ({ file, kind }: Pick<Pictured, 'file' | 'kind'>): string => `${kind} ${file?.hash ?? ''}`;
 
-/** Frames of a clip that some panels show. @param numbers eight each, as LayerDefinition.panels gives them */
-export function framesIn(numbers: Float32Array, first: number, count: number): Set<number> {
+/** Frames of a clip that some panels show. @param numbers eight each, as LayerDefinition.panels gives them @param seen which of them are in sight */
+export function framesIn(
+  numbers: Float32Array,
+  { first, count }: { first: number; count: number },
+  seen: (element: number) => boolean,
+): Set<number> {
   const frames = new Set<number>();
   for (let i = first; i < first + count; i++) {
+    if (!seen(i)) continue;
     const at = i * PANEL.numbers;
     frames.add(numbers[at + PANEL.first]);
     if (numbers[at + PANEL.share] > 0) frames.add(numbers[at + PANEL.second]);
@@ -28,31 +31,53 @@ export function framesIn(numbers: Float32Array, first: number, count: number): S
   return frames;
 }
 
-/** The largest share of a picture's width that some panels show. */
-function widest(numbers: Float32Array, first: number, count: number): number {
-  let most = 0;
+/** How often a picture may be halved and still have a pixel for each of the frame's, wherever it is shown. */
+function levelFor({ pictured, mesh, first, count }: PicturedBodies, numbers: Float32Array, px: Float32Array): number {
+  const { height } = sizeOf(pictured);
+  let least = Infinity;
   for (let i = first; i < first + count; i++)
-    most = Math.max(most, Math.abs(numbers[i * PANEL.numbers + PANEL.rect + 2]));
-  return Math.min(1, most);
+    if (px[i] > 0) least = Math.min(least, (Math.abs(numbers[i * PANEL.numbers + PANEL.rect + 3]) * height) / px[i]);
+  // of what is bent or turned the picture is seen no larger than from its front
+  return Math.max(0, Math.floor(Math.log2(least / Math.max(1, mesh.open ? 1 : 2 * mesh.radius))));
 }
 
+/** As much of a request as what is shown depends on. */
+type Sighted = Pick<FrameRequest, 'phase' | 'width' | 'height' | 'working'>;
+/** It is asked for before a frame, and again when that is drawn. */
+let last: { piece: Piece; request: Sighted; needed: Map<string, NeededFrames> } | null = null;
+
 /** What some layers of a piece show at a frame: frames of each file, as large as is of use in the picture. */
-export function neededFrames(piece: Piece, request: FrameRequest): Map<string, NeededFrames> {
+export function neededFrames(piece: Piece, request: Sighted): ReadonlyMap<string, NeededFrames> {
+  if (
+    last?.piece === piece &&
+    (Object.keys(last.request) as (keyof Sighted)[]).every((k) => last?.request[k] === request[k])
+  )
+    return last.needed;
+  const { phase, width, height, working } = request;
+  const needed = workedOut(piece, request);
+  last = { piece, request: { phase, width, height, working }, needed };
+  return needed;
+}
+
+function workedOut(piece: Piece, request: Sighted): Map<string, NeededFrames> {
   const needed = new Map<string, NeededFrames & { frames: Set<number> }>();
   const world = worldOf(piece);
-  const across = request.width * (request.passes > FEW_PASSES ? 2 : 1);
   const visit = (layer: Layer): void => {
     const definition = definitionOf(layer.kind);
     if (layer.hidden || !definition.panels) return;
     const share = request.working ? layer.working : 1;
     const numbers = definition.panels(layer, share, world, request.phase);
-    for (const { pictured, first, count } of definition.drawings(layer, share, world).filter(isPictured)) {
+    const drawings = definition.drawings(layer, share, world).filter(isPictured);
+    const radius = Math.max(0, ...drawings.map(({ mesh }) => mesh.radius));
+    const px = sightings(piece, layer, request.phase, share, request, radius);
+    for (const drawing of drawings) {
+      const { pictured } = drawing;
       const { file, kind } = pictured;
       if (!file || !isHere(kind, file)) continue;
-      const texels = sizeOf(pictured).width * widest(numbers, first, count);
-      const level = Math.max(0, Math.floor(Math.log2(texels / across)));
+      const level = levelFor(drawing, numbers, px);
       const known = needed.get(fileKey(pictured));
-      const frames = framesIn(numbers, first, count);
+      const frames = framesIn(numbers, drawing, (i) => px[i] > 0);
+      if (frames.size === 0) continue;
       if (known) for (const frame of known.frames) frames.add(frame);
       needed.set(fileKey(pictured), { file, kind, frames, level: Math.min(level, known?.level ?? level) });
     }

@@ -7,7 +7,7 @@ import { openFile, type OpenFile } from '../../files/open';
 import { standIn } from './standIn';
 
 /** Bytes of decoded frames that a worker keeps. What is drawn now is kept beyond that, in as small a size as it needs. */
-const BUDGET = 256e6;
+const BUDGET = 400e6;
 
 const bytesOf = ({ width, height }: Raster): number => width * height * 4;
 
@@ -67,11 +67,13 @@ class Pixels {
       // from the first that is needed on, as long as the next is not far
       while (file && left.size > 0) {
         const start = Math.min(...left);
+        // where it goes on from what was shown before, it will go on further
+        const until = this.kept.has(`${hash} ${start - 1}`) ? start + AHEAD : start;
         for await (const [index, raster] of file.from(start)) {
           this.keep(`${hash} ${index}`, { raster: reduced(raster, level), level }, wanted);
           left.delete(index);
           const next = Math.min(...left);
-          if (next - index > STRIDE || left.size === 0) break;
+          if ((next - index > STRIDE || left.size === 0) && index >= until) break;
         }
         if (left.has(start)) break;
       }
@@ -100,6 +102,9 @@ class Pixels {
     return this.bytes;
   }
 }
+
+/** Frames that are decoded beyond those that are needed, as beginning anew costs as much. */
+const AHEAD = 20;
 
 /** Frames that lie no farther apart are decoded in one go. */
 const STRIDE = 12;

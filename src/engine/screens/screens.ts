@@ -3,18 +3,20 @@ import type { FrameRequest } from '../frame/request';
 import { neededFrames } from './needed';
 import { pixels, type NeededFrames } from './pixels';
 
+const NO_FRAMES: ReadonlySet<number> = new Set();
+
 /** What the panels of a frame show, for the drawings that show it. */
 export class Screens {
-  private needed = new Map<string, NeededFrames>();
+  private needed: ReadonlyMap<string, NeededFrames> = new Map();
 
   /** Works out what a frame shows. */
   at(piece: Piece, request: FrameRequest): void {
     this.needed = neededFrames(piece, request);
   }
 
-  /** How often the frames of a file are halved in this frame. @param key see fileKey */
-  levelOf(key: string): number {
-    return this.needed.get(key)?.level ?? 0;
+  /** Frames of a file that are in sight, and how often they are halved; none where it is not here. @param key see fileKey */
+  of(key: string): Pick<NeededFrames, 'frames' | 'level'> {
+    return this.needed.get(key) ?? { frames: NO_FRAMES, level: 0 };
   }
 
   /** What must be decoded before a frame can be drawn; null where nothing is left to do. */

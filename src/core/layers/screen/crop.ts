@@ -39,9 +39,9 @@ export const cropFields = {
   runX: integer(0, { label: 'Runs left', ...run, hint: 'Whole picture widths that it moves to the left over a lap.' }),
   runY: integer(0, { label: 'Runs up', ...run, hint: 'Whole picture heights that it moves up over a lap.' }),
   smooth: flag(true, {
-    label: 'Enlarged smoothly',
+    label: 'Smoothed',
     group: part,
-    hint: 'Off: its pixels stay squares with clear edges.',
+    hint: 'Enlarged smoothly; off, its pixels stay squares with clear edges.',
   }),
 };
 export type Crop = FieldsValue<typeof cropFields>;

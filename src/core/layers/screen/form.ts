@@ -4,6 +4,7 @@ import {
   animated,
   choice,
   colour,
+  flag,
   form,
   heading,
   integer,
@@ -103,6 +104,12 @@ export const ScreenForm = form({
     when: stands('faces'),
     hint: 'From front to back, as a multiple of the height.',
   }),
+  caps: flag(true, {
+    label: 'Top and bottom too',
+    group: panel,
+    when: stands('faces'),
+    hint: 'Off: what looks up and down is dark.',
+  }),
   size: number(1, {
     label: 'Height',
     unit: 'm',
@@ -114,7 +121,7 @@ export const ScreenForm = form({
   }),
   shape: choice(
     'own',
-    { own: 'As the picture has it', set: 'Its own width' },
+    { own: 'As the picture has it', set: 'A stated width' },
     { label: 'Proportions', group: panel, hint: 'Where its width comes from.' },
   ),
   wide: number(1.778, {
@@ -138,6 +145,19 @@ export const ScreenForm = form({
     when: stands('curved'),
     hint: 'Degrees of a circle; above 0 its sides come towards you, below 0 its middle does.',
   }),
+  facing: choice(
+    'along',
+    { along: 'Along the axis', in: 'The middle', out: 'Away from it' },
+    {
+      label: 'Faces',
+      group: panel,
+      when: [
+        { field: 'arrangement', is: ['ring', 'spiral', 'route', 'sphere'] },
+        { field: 'align', is: [true] },
+      ],
+      hint: 'Where panels look that stand around something.',
+    },
+  ),
   variation: number(0, {
     label: 'Size variation',
     min: 0,
@@ -191,7 +211,7 @@ export const ScreenForm = form({
     hint: 'How much of its colour the frame gives off by itself.',
   }),
   ...cropFields,
-  emission: animated(1.2, {
+  emission: animated(2, {
     label: 'Gives off',
     unit: '×',
     min: 0,

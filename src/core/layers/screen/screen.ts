@@ -30,10 +30,14 @@ import { dealOf, type Dealt } from './deal';
 import { ScreenForm, type ScreenLayer } from './form';
 import { loadedShare, panelLook } from './look';
 import { presets } from './presets';
-import { screenKernel, screenPlace, type ScreenValues } from './screen.gen';
+import { screenFacing, screenKernel, screenPlace, type ScreenValues } from './screen.gen';
 import { shownFile, showsOf, type Shown } from './shows/kinds';
 
 const dealt = (layer: ScreenLayer, share: number): readonly Dealt[] => dealOf(layer, share, totalOf(layer));
+
+/** Whether the panels stand around something, turned with that. */
+const isAround = (layer: ScreenLayer): boolean =>
+  layer.align && ['ring', 'spiral', 'route', 'sphere'].includes(layer.arrangement);
 
 /** Width over height of a picture; of what stands in for it where it is not there. */
 function ownShape(shown: Shown | undefined): number {
@@ -60,13 +64,13 @@ const meshes = memo<Mesh>(40);
 /** What panels of a shape are, one unit high. */
 function meshOf(layer: ScreenLayer, wide: number): Mesh {
   const { count, seed } = piecesOf(layer.treatments);
-  const { stands, solid, sides, bevel, thickness, deep, curve, behind } = layer;
+  const { stands, solid, sides, bevel, thickness, deep, caps, curve, behind } = layer;
   return meshes(
-    JSON.stringify([stands, solid, sides, bevel, thickness, deep, curve, behind, wide, count, seed]),
+    JSON.stringify([stands, solid, sides, bevel, thickness, deep, caps, curve, behind, wide, count, seed]),
     () => {
       const whole =
         stands === 'faces'
-          ? faced(solidMesh(solid, { sides, bevel, thickness, deep, wide, high: 1, detail: 3, outline: [] }))
+          ? faced(solidMesh(solid, { sides, bevel, thickness, deep, wide, high: 1, detail: 2, outline: [] }), caps)
           : panel({ wide, curve: stands === 'curved' ? curve : 0, behind });
       return count > 1 ? broken(whole, count, seed) : whole;
     },
@@ -140,6 +144,7 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
     dealt: dealtTable(layer, share),
     seed: layer.seed,
     panelSize: layer.size,
+    facing: isAround(layer) ? screenFacing[layer.facing] : screenFacing.along,
     variation: layer.variation,
     placeBy: screenPlace[layer.placeBy],
     placeSpread: layer.spread,
@@ -174,7 +179,17 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
   },
   structure: (layer) => [
     layer.shows.map((shown) => [shown.kind, shown.file?.hash, shown.weight, ownShape(shown), isKnown(shown)]),
-    [layer.dealt, layer.seed, layer.stands, layer.solid, layer.sides, layer.bevel, layer.thickness, layer.deep],
+    [
+      layer.dealt,
+      layer.seed,
+      layer.stands,
+      layer.solid,
+      layer.sides,
+      layer.bevel,
+      layer.thickness,
+      layer.deep,
+      layer.caps,
+    ],
     [layer.shape, layer.wide, layer.curve, layer.behind, layer.parts, layer.partWide, layer.partHigh],
     layer.parts === 'split' && [layer.arrangement, layer.countX, layer.countY],
     piecesOf(layer.treatments),

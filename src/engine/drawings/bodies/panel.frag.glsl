@@ -53,16 +53,18 @@ vec4 pictureAt(vec2 at, vec2 dx, vec2 dy) {
     vec2 seam = floor(texel + 0.5);
     p = mix((seam + clamp((texel - seam) / wide, -0.5, 0.5)) / uShownSize, p, step(1.0, wide));
   }
-  vec4 a = textureGrad(uShown, vec3(p, vFrames.x), dx, dy);
-  return vFrames.z > 0.0 ? mix(a, textureGrad(uShown, vec3(p, vFrames.y), dx, dy), vFrames.z) : a;
+  // the longer side of what it covers decides the level, as it does by itself (OpenGL ES 3.0 §3.8.10)
+  float level = 0.5 * log2(max(max(dot(dx * uShownSize, dx * uShownSize), dot(dy * uShownSize, dy * uShownSize)), 1e-12));
+  vec4 a = textureLod(uShown, vec3(p, vFrames.x), level);
+  return vFrames.z > 0.0 ? mix(a, textureLod(uShown, vec3(p, vFrames.y), level), vFrames.z) : a;
 }
 
 // how much of a pixel a dot covers. at: from its middle, in pitches; wide: pitches to a pixel
+float dotMean(float r) { return DOTS < 1.5 ? PANEL_PI * r * r : 4.0 * r * r; }
 float dotCover(vec2 at, float wide) {
   float r = 0.5 - 0.5 * DOT_GAP;
-  float mean = DOTS < 1.5 ? PANEL_PI * r * r : 4.0 * r * r;
   float off = DOTS < 1.5 ? length(at) - r : max(abs(at.x), abs(at.y)) - r;
-  return mix(clamp(0.5 - off / max(wide, 1e-5), 0.0, 1.0), mean, smoothstep(0.5, 1.2, wide));
+  return mix(clamp(0.5 - off / max(wide, 1e-5), 0.0, 1.0), dotMean(r), smoothstep(0.5, 1.2, wide));
 }
 
 // where in the order of its blocks one is, 0..1
@@ -84,7 +86,10 @@ Shown shownOn(float mark, bool front) {
   bool second = vUv.z > 0.5;
   vec2 wide = max(vec2(uWide, 1.0), vec2(1e-4));
   vec2 inside = min(uv, 1.0 - uv) * wide - EDGE;
-  if (EDGE > 0.0 && min(inside.x, inside.y) < 0.0) return second ? NOTHING : Shown(dark, 1.0, EDGE_LIGHT, 1.0);
+  if (EDGE > 0.0 && min(inside.x, inside.y) < 0.0) {
+    if (second) return NOTHING;
+    return Shown(dark, 1.0, EDGE_LIGHT, 1.0);
+  }
   // what is within the frame
   vec2 inner = 1.0 - 2.0 * EDGE / wide;
   uv = (uv - EDGE / wide) / inner;
@@ -130,7 +135,8 @@ Shown shownOn(float mark, bool front) {
     float line = 0.5 - 0.5 * cos(2.0 * PANEL_PI * at);
     picture.rgb *= 1.0 - LINE_DARK * mix(line, 0.5, smoothstep(0.4, 1.0, pixel));
   }
-  float light = EMISSION * (second ? BEHIND_LIGHT : 1.0);
+  // dots together give as much light as the picture without them
+  float light = EMISSION * (second ? BEHIND_LIGHT : 1.0) / (DOTS > 0.5 ? max(dotMean(0.5 - 0.5 * DOT_GAP), 0.05) : 1.0);
   if (OPEN_GAPS > 0.5 && DOTS > 0.5) there = picture.a * cover;
   else {
     picture.rgb = mix(dark * picture.a, picture.rgb, cover);

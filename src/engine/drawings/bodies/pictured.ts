@@ -1,7 +1,8 @@
 import * as THREE from 'three';
 import { PANEL } from '../../../core/layers/definition';
 import type { PanelLook, Pictured } from '../../../core/layers/drawing';
-import type { Raster } from '../../../core/pictures/raster';
+import { sizeAt } from '../../../core/pictures/raster';
+import { isHere } from '../../../core/type/here';
 import type { Gpu } from '../../gl/gpu';
 import type { LayerFrame } from '../../layer/frame';
 import { PictureArray } from '../../screens/array';
@@ -39,6 +40,9 @@ function outside(numbers: Float32Array): boolean {
   return false;
 }
 
+/** A frame that no clip has. */
+const STAND_IN = -1;
+
 const table = (count: number): THREE.DataTexture => {
   const width = Math.min(1024, count * 2);
   const height = Math.max(1, Math.ceil((count * 2) / 1024));
@@ -65,8 +69,8 @@ export class PicturedBodies {
     gpu: Gpu,
     private readonly screens: Screens,
     private readonly pictured: Pictured,
-    private readonly first: number,
-    private readonly count: number,
+    readonly first: number,
+    readonly count: number,
   ) {
     this.array = new PictureArray(gpu.renderer);
     this.panels = table(count);
@@ -86,7 +90,7 @@ export class PicturedBodies {
     if (!numbers || !look.panel) return;
     const values = lookNumbers(look.panel);
     this.uniforms.uPanel.value.forEach((four, i) => four.fromArray(values, i * 4));
-    const layers = this.take(framesIn(numbers, this.first, this.count));
+    const layers = this.take(numbers);
     const texels = this.panels.image.data as Float32Array;
     for (let i = 0; i < this.count; i++) {
       const from = (this.first + i) * PANEL.numbers;
@@ -101,23 +105,23 @@ export class PicturedBodies {
     this.partly = this.array.seenThrough || isOpen(look.panel, numbers);
   }
 
-  /** The layers that frames are in. */
-  private take(frames: ReadonlySet<number>): Map<number, number> {
-    const key = fileKey(this.pictured);
-    const level = this.screens.levelOf(key);
+  /** Puts what is in sight of its file on the card. @returns the layer of each frame */
+  private take(numbers: Float32Array): Map<number, number> {
     const hash = this.pictured.file?.hash;
-    const found = new Map<string, Raster>();
-    for (const frame of frames) {
-      const raster = hash === undefined ? null : pixels.at(hash, frame, level);
-      if (raster) found.set(String(frame), raster);
-    }
-    // what is not here, or is damaged, is not of the size of the rest
-    const [size] = found.values();
-    const alike = [...found.values()].every(({ width, height }) => width === size.width && height === size.height);
-    const whole = found.size === frames.size && alike;
-    const shown = whole ? found : new Map([...frames].map((frame) => [`? ${frame}`, standIn()]));
-    const layers = this.array.take(shown, whole ? level : -2, sizeOf(this.pictured).frames);
-    return new Map([...frames].map((frame) => [frame, layers.get(whole ? String(frame) : `? ${frame}`) ?? 0]));
+    const { frames: inSight, level } = this.screens.of(fileKey(this.pictured));
+    const { width, height, frames: of } = sizeOf(this.pictured);
+    const size = sizeAt(width, height, level);
+    // out of sight: it stays as it is
+    if (inSight.size === 0 && this.pictured.file && isHere(this.pictured.kind, this.pictured.file)) return new Map();
+    const own = framesIn(numbers, this, () => true);
+    // of what is not here the stand-in alone
+    const frames = inSight.size === 0 ? new Set([STAND_IN]) : new Set([...own].filter((frame) => inSight.has(frame)));
+    const layers = this.array.take(frames, size, level, of, (frame) => {
+      const raster = hash === undefined || frame === STAND_IN ? null : pixels.at(hash, frame, level);
+      // a frame that is damaged may be of another size
+      return raster?.width === size[0] && raster.height === size[1] ? raster : standIn(...size);
+    });
+    return layers;
   }
 
   dispose(): void {

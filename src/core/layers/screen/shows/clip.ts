@@ -7,9 +7,11 @@ import { ofFile, shared } from './shared';
 
 const CLOSES = { over: 'Over and over', fro: 'To and fro', blended: 'Its end blended into its start' };
 
+const SHORT = { over: 'As it is', fro: 'To and fro', blended: 'Blended' };
+
 /** How a join is seen. */
 const joinWords = (join: Join): string =>
-  isSeen(join) ? `${Math.max(join.step, join.bend).toFixed(1)} × its usual change` : 'not to be seen';
+  isSeen(join) ? `jumps, ${Math.max(join.step, join.bend).toFixed(1)} ×` : 'unseen';
 
 const apart = { field: 'apart', is: ['order', 'chance'] };
 
@@ -109,15 +111,15 @@ export const clip: ShowsDefinition<ShownClip> = {
       const change = { closes: join.closes, ...(join.closes === 'blended' ? { blend: join.blend } : {}) };
       return {
         about: 'Closes',
-        words: `${CLOSES[join.closes]}${join.closes === 'blended' ? ` over ${join.blend}` : ''}: ${joinWords(join)}`,
+        words: `${SHORT[join.closes]}${join.closes === 'blended' ? ` over ${join.blend}` : ''}: ${joinWords(join)}`,
         now: shown.closes === join.closes && (join.closes !== 'blended' || shown.blend === join.blend),
         best: i === 0,
         change,
       };
     });
-    const speeds = legalSpeeds(periodSeconds(shown, facts), lapSeconds, 5).map(({ times, speed }, i) => ({
+    const speeds = legalSpeeds(periodSeconds(shown, facts), lapSeconds, 4).map(({ times, speed }, i) => ({
       about: 'Plays',
-      words: `${times} × a lap: ${speed.toFixed(2)} of its speed`,
+      words: `${times} × at ${speed.toFixed(2)}`,
       now: shown.times === times,
       best: i === 0,
       change: { times },
