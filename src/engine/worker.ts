@@ -16,6 +16,7 @@ import { frameKeys } from '../core/world/frameKey';
 import { flightComfort, type Comfort } from '../core/world/comfort';
 import { missingFiles } from '../core/piece/files';
 import type { Piece } from '../core/piece/schema';
+import { measureJoinsOf } from '../files/joins';
 import { takeIn } from '../files/taken';
 
 /** Rests before a picture whose context was lost is drawn again by a renderer made anew, in milliseconds. */
@@ -195,6 +196,7 @@ class EngineWorker implements EngineApi {
 
   async stateReport(piece: Piece): Promise<StateReport> {
     await takeIn(missingFiles(piece));
+    await measureJoinsOf(piece);
     return stateReport(piece);
   }
 

@@ -1,5 +1,7 @@
 import { CLIPS, type Joins } from '../core/clips';
 import type { FileRef } from '../core/kept';
+import { filesOf } from '../core/piece/files';
+import type { Piece } from '../core/piece/schema';
 import { filesDatabase } from './database';
 import { fileBlob } from './shelf';
 
@@ -45,3 +47,7 @@ export async function measureJoins(refs: readonly FileRef[]): Promise<boolean> {
   );
   return found.includes(true);
 }
+
+/** The same for every clip that a piece shows. */
+export const measureJoinsOf = (piece: Piece): Promise<boolean> =>
+  measureJoins(filesOf(piece).flatMap(({ ref, kind }) => (kind === 'clip' ? [ref] : [])));

@@ -6,6 +6,7 @@ import { fileBlob } from './shelf';
 export interface OpenFile {
   /** its frames from one on, in order, until the caller has enough; of a picture the one there is */
   from(frame: number): AsyncGenerator<[number, Raster]>;
+  close(): Promise<void>;
 }
 
 /** Opens a kept picture or clip; null when it is nowhere. @throws Trouble when it cannot be read */
@@ -25,5 +26,6 @@ export async function openFile(ref: FileRef, kind: 'picture' | 'clip'): Promise<
     async *from() {
       yield [0, await picturePixels(bytes, pictureFacts(bytes, ref.name))];
     },
+    close: () => Promise.resolve(),
   };
 }

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
 import { unzipSync, zipSync } from 'fflate';
-import { drawn, pause, saved } from './ui';
+import { drawn, move, pause, saved } from './ui';
 
 // Files that are brought in: kept once, used, packed with the piece, and never believed.
 let errors: string[] = [];
@@ -107,7 +107,7 @@ test('a drawing becomes a layer; what is no use, or hostile, is refused in words
     ],
     ['odd.zip', Buffer.from(zipSync({ '../../evil': new Uint8Array(9) }))],
   ]);
-  await expect(page.getByText(/“notes.txt” is neither a font nor an SVG drawing/)).toBeVisible();
+  await expect(page.getByText(/“notes.txt” is neither a font, a drawing, a picture nor a clip/)).toBeVisible();
   await expect(page.getByText(/“broken.otf” is not a font that can be read/)).toBeVisible();
   await expect(page.getByText(/“lines.svg”.*no filled shapes/)).toBeVisible();
   await expect(page.getByText(/“odd.zip”.*a place outside of itself/)).toBeVisible({ timeout: 15_000 });
@@ -197,4 +197,46 @@ test('render and check take a packed piece, and refuse one without its files', a
   const lacking = await run('check', pack(hash, {}));
   expect(lacking.code).toBe(2);
   expect(lacking.text).toContain('Harbour.woff');
+});
+
+test('a picture becomes a screen, a clip joins it with how it closes, and both are packed', async ({ page }) => {
+  test.setTimeout(120_000);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New lap' }).click();
+  await page.getByRole('button', { name: 'Place a screen' }).click();
+  await drawn(page);
+  await pause(page);
+  const list = page.getByRole('group', { name: 'Shows', exact: true });
+  await expect(list.getByText('Tide chart')).toBeVisible();
+  // other bytes than what ships, so that they are the user's own
+  const own = (path: string): Buffer => Buffer.concat([readFileSync(path), Buffer.alloc(8)]);
+  await drop(page, [['planks.webp', own('stock/pictures/weathered-planks.webp')]]);
+  await expect(list.getByText('planks.webp')).toBeVisible();
+  await expect(list.getByText('Tide chart')).toHaveCount(0);
+  await drop(page, [['lamps.webm', own('stock/clips/lamp-test.webm')]]);
+  await list
+    .getByRole('button', { name: /lamps.webm/ })
+    .first()
+    .click();
+  // 72 frames at 24 a second in a lap of ten seconds: three times is nearest
+  await expect(list.getByRole('button', { name: /^3 × at 0.90, proposed/ })).toHaveAttribute('aria-pressed', 'false');
+  await list.getByRole('button', { name: /^3 × at 0.90/ }).click();
+  await expect(list.getByText('3 times a lap, 0.90 of its speed')).toBeVisible();
+  await expect(list.getByRole('button', { name: /^As it is: unseen, proposed/ })).toBeVisible({ timeout: 20_000 });
+  await list.getByRole('button', { name: 'Add a picture' }).click();
+  await page.getByRole('menuitem', { name: 'Gauge dial' }).click();
+  await expect(list.getByText('Gauge dial').first()).toBeVisible();
+  await move(page, 'Gauge dial', 'ArrowUp');
+  await saved(page);
+  const entries = unzipSync(readFileSync((await savedFile(page)).path));
+  // the piece, two files of its own and one that ships
+  expect(Object.keys(entries)).toHaveLength(4);
+  await page.getByRole('button', { name: 'Piece: save, open, copy' }).click();
+  await page.getByRole('menuitem', { name: 'Kept files' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Kept files' });
+  await expect(sheet.getByRole('listitem')).toContainText(['lamps.webm', 'planks.webp']);
+  await page.keyboard.press('Escape');
+  await page.reload();
+  await expect(list.getByText('lamps.webm')).toBeVisible();
+  await expect(page.getByText(/is not here/)).toHaveCount(0);
 });

@@ -1,9 +1,14 @@
+import { CLIPS, type Joins } from '../../core/clips';
+import type { FileKind, FileRef } from '../../core/kept';
 import { Trouble } from '../../core/trouble';
 import { stateReport } from '../../core/seam/report';
 import { parsePiece } from '../../core/world/open';
 import { DELIVERY } from '../../core/deliveries/form';
 import { missingFiles } from '../../core/piece/files';
+import { measureJoins, measureJoinsOf } from '../../files/joins';
+import { openFile } from '../../files/open';
 import { unpacked } from '../../files/packing';
+import { keepFile } from '../../files/shelf';
 import { takeIn } from '../../files/taken';
 import { proxy, startEngine } from '../../engine/client';
 import type { Piece } from '../../core/piece/schema';
@@ -46,6 +51,7 @@ const lab = {
   },
   async stateReport(piece: Piece) {
     await takeIn(missingFiles(piece));
+    await measureJoinsOf(piece);
     return stateReport(piece);
   },
   contentKey,
@@ -109,6 +115,39 @@ const lab = {
       await lab.render(piece, { format: 'mp4', width, height, samples: '1', last: frames - 1 });
     });
     return { render, encode, both };
+  },
+  /** keeps a file, given as base64, and takes it in: what its kind is */
+  async keep(text: string, name: string): Promise<{ hash: string; kind: FileKind }> {
+    const { hash, kind } = await keepFile(
+      Uint8Array.from(atob(text), (letter) => letter.charCodeAt(0)),
+      name,
+    );
+    await takeIn([{ ref: { hash, name }, kind }]);
+    return { hash, kind };
+  },
+  /** frames of a kept picture or clip, one after another as they are asked for: encoded sRGB and alpha as base64, and pixels */
+  async framesOf(
+    file: FileRef,
+    kind: 'picture' | 'clip',
+    frames: readonly number[],
+  ): Promise<{ width: number; height: number; rgba: string }[]> {
+    const open = await openFile(file, kind);
+    if (!open) throw new Trouble('refused', `“${file.name}” is not kept`);
+    const found = [];
+    for (const frame of frames)
+      for await (const [index, { width, height, rgba }] of open.from(frame)) {
+        if (index !== frame) throw new Trouble('impossible', `frame ${index} came for ${frame}`);
+        found.push({ width, height, rgba: base64(new Uint8Array(rgba)) });
+        break;
+      }
+    await open.close();
+    return found;
+  },
+  /** how a kept clip closes each way */
+  async joins(file: FileRef): Promise<Joins | null> {
+    await takeIn([{ ref: file, kind: 'clip' }]);
+    await measureJoins([file]);
+    return CLIPS.at(file)?.joins ?? null;
   },
   /** a part of the last result as base64 */
   async slice(from: number, to: number): Promise<string> {

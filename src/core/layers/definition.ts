@@ -29,6 +29,19 @@ export type Sketch =
 /** What a panel shows, by place among its numbers: left and top edge of its part of the picture, width and height of it; frames of a clip, the share of the second; how far it is loaded. */
 export const PANEL = { rect: 0, first: 4, second: 5, share: 6, loaded: 7, numbers: 8 } as const;
 
+/** Something with a seam of its own that a layer shows, as the clip on a panel: how that closes, and what would close it better. */
+export interface OwnSeam {
+  id: string;
+  /** what it is called */
+  subject: string;
+  ok: boolean;
+  /** how much more it changes there than usual, 0 where it is not to be seen */
+  gap: number;
+  says: string;
+  /** from the layer inwards */
+  repair: { says: string; path: readonly (string | number)[]; value: unknown } | null;
+}
+
 /** What the core and the engine know about one kind of layer. One definition per folder of `layers/`. */
 export interface LayerDefinition<L extends object, V extends KernelValues = KernelValues> {
   kind: string;
@@ -110,6 +123,8 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   /** overall brightness at a phase */
   light(layer: L, phase: number): number;
   extent(layer: L, world: World): Extent;
+  /** what it shows that has a seam of its own */
+  ownSeams?(layer: L): OwnSeam[];
   /** fields whose gain per lap or per tile must be a whole number of steps to close: name → step in the field's unit */
   closingSteps(layer: L): Record<string, number>;
 }

@@ -94,6 +94,16 @@ export function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   };
 }
 
+/** How what a layer shows goes on by itself, as a clip on a panel. */
+export const shownFindings = (piece: Piece, layer: Layer): Finding[] =>
+  (definitionOf(layer.kind).ownSeams?.(layer) ?? []).map(({ id, repair, ...found }) => ({
+    ...found,
+    id: `shown:${id}`,
+    layerId: layer.id,
+    slopeGap: 0,
+    repair: repair && { ...repair, path: ['layers', piece.layers.indexOf(layer), ...repair.path] },
+  }));
+
 /** A layer that stands once cannot close when the camera ends somewhere else. */
 function onceFinding(piece: Piece, layer: Layer): Finding {
   const repair: Repair = layer.once

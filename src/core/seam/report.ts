@@ -1,7 +1,7 @@
 import type { Piece } from '../piece/schema';
 import { cameraFinding } from './camera';
 import { TOLERANCE, type Finding } from './finding';
-import { layerFinding } from './layers';
+import { layerFinding, shownFindings } from './layers';
 import { sceneSymmetry, type Symmetry } from './symmetry';
 import { valueFindings } from './values';
 
@@ -19,9 +19,11 @@ export interface StateReport {
  */
 export function stateReport(piece: Piece): StateReport {
   const g = sceneSymmetry(piece);
+  const seen = piece.layers.filter((layer) => !layer.hidden);
   const findings = [
     cameraFinding(piece, g),
-    ...piece.layers.filter((layer) => !layer.hidden).map((layer) => layerFinding(piece, layer, g)),
+    ...seen.map((layer) => layerFinding(piece, layer, g)),
+    ...seen.flatMap((layer) => shownFindings(piece, layer)),
     ...valueFindings(piece),
   ];
   return { ok: findings.every((finding) => finding.ok), symmetry: g, tolerance: TOLERANCE, findings };

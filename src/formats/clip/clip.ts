@@ -11,6 +11,7 @@ import {
 import { MOST_FRAMES, type ClipFacts } from '../../core/clips';
 import { MOST_PIXELS, MOST_SIDE } from '../../core/pictures/facts';
 import type { Raster } from '../../core/pictures/raster';
+import { rgbOf, type Luma, type Matrix, type Plane } from '../../core/pictures/yuv';
 import { Trouble } from '../../core/trouble';
 
 const FORMATS = [MP4, QTFF, WEBM];
@@ -133,6 +134,34 @@ export class Clip {
   }
 }
 
+/** What browsers call the matrices of frames. */
+const MATRICES: Readonly<Record<string, Matrix>> = {
+  bt709: 'bt709',
+  smpte170m: 'bt601',
+  bt470bg: 'bt601',
+  'bt2020-ncl': 'bt2020',
+};
+/** From so many rows on a frame that says no matrix is taken for one of BT.709: common practice, without a source. */
+const HIGH = 720;
+
+/** A frame of luma and colour differences in 8 bits, which browsers turn into red, green and blue less exactly than can be; null for others. */
+async function lumaOf(frame: VideoFrame): Promise<Luma | null> {
+  const { format, colorSpace, visibleRect } = frame;
+  if ((format !== 'I420' && format !== 'NV12') || !visibleRect) return null;
+  const { width, height } = visibleRect;
+  const matrix = MATRICES[colorSpace.matrix ?? (height >= HIGH ? 'bt709' : 'smpte170m')];
+  if (!(matrix as Matrix | undefined)) return null;
+  const bytes = new Uint8Array(frame.allocationSize());
+  const [luma, chroma, last] = await frame.copyTo(bytes);
+  const plane = ({ offset, stride }: PlaneLayout, step = 1, more = 0): Plane => ({
+    offset: offset + more,
+    stride,
+    step,
+  });
+  const [u, v] = format === 'I420' ? [plane(chroma), plane(last)] : [plane(chroma, 2), plane(chroma, 2, 1)];
+  return { width, height, bytes, y: plane(luma), u, v, matrix, full: colorSpace.fullRange === true };
+}
+
 /** The pixels of a frame as they are shown, encoded sRGB. */
 async function pixelsOf(sample: { toVideoFrame(): VideoFrame }): Promise<Raster> {
   const frame = sample.toVideoFrame();
@@ -140,11 +169,9 @@ async function pixelsOf(sample: { toVideoFrame(): VideoFrame }): Promise<Raster>
     const { displayWidth: width, displayHeight: height } = frame;
     const whole = frame.visibleRect;
     // pixels that are not square, or a frame that is turned on its side, are drawn as they are shown
-    if (whole?.width === width && whole.height === height && frame.format !== null) {
-      const options: VideoFrameCopyToOptions = { format: 'RGBA', colorSpace: 'srgb' };
-      const rgba = new Uint8Array(frame.allocationSize(options));
-      await frame.copyTo(rgba, options);
-      return { width, height, rgba };
+    if (whole?.width === width && whole.height === height) {
+      const luma = await lumaOf(frame);
+      if (luma) return rgbOf(luma);
     }
     const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true });
     if (!context) throw new RangeError('no canvas');

@@ -44,9 +44,9 @@ describe('dealing out', () => {
   it('in order every third panel shows the same, and those are drawn together', () => {
     const names = shownBy(layer(ring));
     expect(names).toEqual([
-      ...Array(30).fill('Tide table'),
-      ...Array(30).fill('Gauge dial'),
-      ...Array(30).fill('Berth numbers'),
+      ...Array<string>(30).fill('Tide table'),
+      ...Array<string>(30).fill('Gauge dial'),
+      ...Array<string>(30).fill('Berth numbers'),
     ]);
     const { key } = layerElements(pieceOf({ kind: 'screen', ...ring }), 'one', 0);
     expect([...key.subarray(0, 4)]).toEqual([0, 3, 6, 9]);
@@ -219,9 +219,17 @@ describe('clips on panels', () => {
       times: 4,
     });
     expect(screen.remarks?.(layer({ shows: [clip('Scanning beam')] }))).toEqual([
-      '“Scanning beam” jumps where it closes: with its end blended into its start it does so 9.0 times less.',
+      '“Scanning beam” changes 9.0 times as much where it closes as elsewhere; with its end blended into its start 1.0 times.',
     ]);
+    const made = layer({ name: 'Boards', shows: [picture('Tide table'), clip('Scanning beam')] });
+    const [seam] = screen.ownSeams?.(made) ?? [];
+    expect(seam).toMatchObject({ subject: 'Boards: Scanning beam', ok: false, gap: 9 });
+    // the repair is a change of what is shown, after which nothing is amiss
+    expect(seam.repair?.path).toEqual(['shows', 1]);
+    const mended = { ...made, shows: [made.shows[0], seam.repair?.value] } as ScreenLayer;
+    expect(screen.ownSeams?.(mended)).toMatchObject([{ ok: true, gap: 0, repair: null }]);
     CLIPS.take(ref.hash, facts);
+    expect(screen.ownSeams?.(made)).toEqual([]);
   });
 });
 

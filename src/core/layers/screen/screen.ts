@@ -10,8 +10,6 @@ import {
   restOf,
   totalOf,
 } from '../../arrangement';
-import { isSeen, type ClipFacts } from '../../clips';
-import { CLIPS } from '../../clips/facts';
 import type { World } from '../../elements/world';
 import { isHere } from '../../type/here';
 import { memo } from '../../memo';
@@ -97,16 +95,6 @@ const dealtTable = (layer: ScreenLayer, share: number): Float64Array => {
     Float64Array.from(panels.flatMap(({ index }) => [index, 0, 0, 0])),
   );
 };
-
-/** What is amiss with a clip, in a sentence. */
-function joinRemark(name: string, facts: ClipFacts, closes: string): string | null {
-  const now = facts.joins?.find((join) => join.closes === closes);
-  const [best] = facts.joins ?? [];
-  if (!now || !best || best.closes === closes || !isSeen(now)) return null;
-  const how = best.closes === 'fro' ? 'to and fro' : 'with its end blended into its start';
-  const times = Math.max(now.step, now.bend) / Math.max(best.step, best.bend, 1);
-  return `“${name}” jumps where it closes: ${how} it does so ${times.toFixed(1)} times less.`;
-}
 
 export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
   kind: 'screen',
@@ -226,9 +214,18 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
           if (!shown.file) return [`A ${shown.kind} has no file yet.`];
           if (!isKnown(shown))
             return [`“${shown.file.name}” is not here: a stand-in is drawn. Bring the file in again.`];
-          const facts = shown.kind === 'clip' ? CLIPS.at(shown.file) : null;
-          return facts && shown.kind === 'clip' ? (joinRemark(shown.file.name, facts, shown.closes) ?? []) : [];
+          const seam = showsOf(shown.kind).ownSeam?.(shown);
+          return seam && !seam.ok ? [`“${shown.file.name}” ${seam.says}.`] : [];
         }),
+  ownSeams: (layer) =>
+    layer.shows.flatMap((shown, index) => {
+      const seam = showsOf(shown.kind).ownSeam?.(shown);
+      if (!seam) return [];
+      const { mended, ...found } = seam;
+      const name = shown.file?.name ?? shown.kind;
+      const repair = mended && { says: mended.says, path: ['shows', index], value: mended.value };
+      return [{ ...found, id: `${layer.id}:${shown.id}`, subject: `${layer.name}: ${name}`, repair }];
+    }),
   closingSteps: arrangementSteps,
 };
 

@@ -139,7 +139,8 @@ Shown shownOn(float mark, bool front) {
   float light = EMISSION * (second ? BEHIND_LIGHT : 1.0) / (DOTS > 0.5 ? max(dotMean(0.5 - 0.5 * DOT_GAP), 0.05) : 1.0);
   if (OPEN_GAPS > 0.5 && DOTS > 0.5) there = picture.a * cover;
   else {
-    picture.rgb = mix(dark * picture.a, picture.rgb, cover);
+    // what is dark must not shine with the dots
+    picture.rgb = mix(dark * picture.a / (1.0 + light), picture.rgb, cover);
     there = picture.a;
   }
   // some light must be given back for a colour to be one

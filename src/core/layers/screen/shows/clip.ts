@@ -1,4 +1,14 @@
-import { CLIPS, isSeen, legalSpeeds, periodOf, placeAt, shownAt, type ClipFacts, type Join } from '../../../clips';
+import {
+  CLIPS,
+  isSeen,
+  legalSpeeds,
+  periodOf,
+  placeAt,
+  shownAt,
+  type ClipFacts,
+  type Join,
+  type Play,
+} from '../../../clips';
 import { choice, file, form, FRAMES, integer, number, tag, type ValueOf } from '../../../forms';
 import { stockFile } from '../../../kept';
 import { hash4, unitFrom } from '../../../random/hash';
@@ -8,6 +18,12 @@ import { ofFile, shared } from './shared';
 const CLOSES = { over: 'Over and over', fro: 'To and fro', blended: 'Its end blended into its start' };
 
 const SHORT = { over: 'As it is', fro: 'To and fro', blended: 'Blended' };
+
+const HOW = { over: 'as it is', fro: 'to and fro', blended: 'with its end blended into its start' };
+
+/** What closes a clip that way. */
+const closingOf = ({ closes, blend }: Join): Pick<Play, 'closes'> & Partial<Play> =>
+  closes === 'blended' ? { closes, blend } : { closes };
 
 /** How a join is seen. */
 const joinWords = (join: Join): string =>
@@ -100,15 +116,30 @@ export const clip: ShowsDefinition<ShownClip> = {
     const facts = CLIPS.at(shown.file);
     if (!facts) return shown;
     const best = facts.joins?.[0];
-    const closing = best ? { closes: best.closes, ...(best.closes === 'blended' ? { blend: best.blend } : {}) } : {};
-    const next = { ...shown, ...closing };
+    const next = { ...shown, ...(best ? closingOf(best) : {}) };
     return { ...next, times: legalSpeeds(periodSeconds(next, facts), lapSeconds)[0].times };
+  },
+  ownSeam(shown) {
+    const joins = CLIPS.at(shown.file)?.joins;
+    const [best] = joins ?? [];
+    const now = joins?.find(({ closes }) => closes === shown.closes);
+    if (!best || !now) return null;
+    const worst = (join: Join): number => Math.max(join.step, join.bend);
+    if (!isSeen(now))
+      return { ok: true, gap: 0, says: 'its join is not to be told from the rest of it', mended: null };
+    const times = worst(now).toFixed(1);
+    const says = `changes ${times} times as much where it closes as elsewhere`;
+    // nothing that is proposed mends one that is best as it is
+    if (best.closes === now.closes) return { ok: false, gap: worst(now), says, mended: null };
+    const value = { ...shown, ...closingOf(best) };
+    const mended = { says: `Close it ${HOW[best.closes]}`, value };
+    return { ok: false, gap: worst(now), says: `${says}; ${HOW[best.closes]} ${worst(best).toFixed(1)} times`, mended };
   },
   offers(shown, lapSeconds) {
     const facts = CLIPS.at(shown.file);
     if (!facts) return [];
     const closings = (facts.joins ?? []).map((join, i): Offer<ShownClip> => {
-      const change = { closes: join.closes, ...(join.closes === 'blended' ? { blend: join.blend } : {}) };
+      const change = closingOf(join);
       return {
         about: 'Closes',
         words: `${SHORT[join.closes]}${join.closes === 'blended' ? ` over ${join.blend}` : ''}: ${joinWords(join)}`,

@@ -32,6 +32,14 @@ export interface ShowsDefinition<S extends object> {
   shownAt(shown: S, panel: { order: number; key: number; seed: number }, frame: number, lapFrames: number): ClipFrame;
   /** as it is best, once its file is known */
   fitted?(shown: S, lapSeconds: number): S;
+  /** how its own end meets its start; null where nobody has looked */
+  ownSeam?(shown: S): {
+    ok: boolean;
+    gap: number;
+    /** after its name */
+    says: string;
+    mended: { says: string; value: S } | null;
+  } | null;
   /** what may be chosen for it, the best first */
   offers?(shown: S, lapSeconds: number): Offer<S>[];
   /** how it plays, in a few words */
