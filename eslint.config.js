@@ -19,7 +19,19 @@ const rooms = Object.keys(ALLOWED);
 /** The rooms of the core: each may import only from those before it. */
 const CORE = [
   ...['kernel', 'random', 'time', 'noise', 'space', 'lens', 'scatter', 'colour', 'kept', 'pictures', 'clips', 'type'],
-  ...['forms', 'elements', 'arrangement', 'solids', 'plants', 'matter', 'treatments', 'layers', 'flight', 'look', 'deliveries'],
+  ...[
+    'forms',
+    'elements',
+    'arrangement',
+    'solids',
+    'plants',
+    'matter',
+    'treatments',
+    'layers',
+    'flight',
+    'look',
+    'deliveries',
+  ],
   ...['piece', 'world', 'seam'],
 ];
 

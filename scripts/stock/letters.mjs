@@ -5,10 +5,12 @@ import { root } from '../run.mjs';
 import { modulesOf } from '../modules.mjs';
 
 const vite = await modulesOf();
-/** @type {typeof import('../../src/formats/font/font')} */
-const { openFont } = await vite.ssrLoadModule('/src/formats/font/font.ts');
-/** @type {typeof import('../../src/core/type/layout')} */
-const { shapedLine } = await vite.ssrLoadModule('/src/core/type/layout.ts');
+const { openFont } = /** @type {typeof import('../../src/formats/font/font')} */ (
+  await vite.ssrLoadModule('/src/formats/font/font.ts')
+);
+const { shapedLine } = /** @type {typeof import('../../src/core/type/layout')} */ (
+  await vite.ssrLoadModule('/src/core/type/layout.ts')
+);
 
 /** @type {Map<string, import('../../src/core/type/font').Font>} */
 const fonts = new Map();

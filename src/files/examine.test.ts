@@ -4,7 +4,7 @@ import { stockBytes } from '../../tests/stock';
 import { examined } from './examine';
 
 describe('what is brought in', () => {
-  // packed fonts, some of which keep the library busy without end, are for `npm run fuzz:files`, which can end them
+  // packed fonts and clips, some of which keep their libraries busy without end, are for `npm run fuzz:files`, which can end them
   it.each(['sfnt', 'svg', 'zip'])(
     '100 damaged files of %s are used or refused in words, none for long',
     async (format) => {

@@ -1,7 +1,7 @@
 // Rows of the application itself: how every demo piece plays in it, and how soon a page shows a picture.
 import { readdirSync, readFileSync } from 'node:fs';
 
-const WINDOW = { width: 1280, height: 800 };
+export const WINDOW = { width: 1280, height: 800 };
 /** Seconds that a piece plays before it is looked at, for its size to settle. */
 const SETTLE_S = 6;
 
@@ -16,7 +16,7 @@ async function played(browser, url, name) {
 }
 
 /** How what is open plays: frames a second, and what of it is drawn. */
-async function playing(page) {
+export async function playing(page) {
   const quality = page.getByLabel('Quality of the picture');
   await quality.filter({ hasText: /fps/ }).waitFor({ timeout: 60_000 });
   const said = [];

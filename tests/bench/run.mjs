@@ -6,7 +6,8 @@ import { startServer } from '../../bin/server.mjs';
 import { modulesOf } from '../../scripts/modules.mjs';
 import { ensureBuilt, root } from '../../scripts/run.mjs';
 import { boxRow, effectRows, emptyRow, exportRow, lensRow, pointRows, rebuildRow } from './drawing.mjs';
-import { liveRows, nearRows, startRow, titleRow } from './live.mjs';
+import { liveRows, nearRows, playing, startRow, titleRow, WINDOW } from './live.mjs';
+import { screenRows } from './screens.mjs';
 
 const light = process.argv.includes('--light');
 /** Times as bad as what was reached at which the light run fails. */
@@ -116,6 +117,7 @@ if (!light) {
   await measured((line) => startRow(browser, server.url, peerCode, line));
   await liveRows(browser, server.url);
   await titleRow(browser, server.url);
+  await screenRows(browser, server.url, playing, WINDOW);
 }
 await browser.close();
 await server.close();

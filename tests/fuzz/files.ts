@@ -1,5 +1,6 @@
 // Damaged files of every kind that can be brought in, as the worker that looks at them sees them.
 import { unzlibSync } from 'fflate';
+import { PNG } from 'pngjs';
 import { pack, unpack } from '../../src/formats/packed/packed';
 import { openFont } from '../../src/formats/font/font';
 import { examined } from '../../src/files/examine';
@@ -19,9 +20,20 @@ const WHOLE: Readonly<Record<string, () => Uint8Array<ArrayBuffer>[]>> = {
   woff: () => [woff('anton/files/anton-latin-400-normal.woff'), woff('spectral/files/spectral-latin-600-normal.woff')],
   sfnt: () => [sfntOf(woff('anton/files/anton-latin-400-normal.woff'))],
   svg: () => STOCK.filter(({ kind }) => kind === 'mark').map(({ path }) => stockBytes(path)),
+  png: () => [pngOf(96, 60)],
+  webp: () => [stockBytes('pictures/salt-crystals.webp'), stockBytes('pictures/weathered-planks.webp')],
+  mp4: () => [stockBytes('clips/tide-chart.mp4'), stockBytes('clips/scanning-beam.mp4')],
+  webm: () => [stockBytes('clips/signal-flags.webm')],
   zip: () => [pack(demoPiece('bell-field'), new Map([['ab'.repeat(32), stockBytes('fonts/anton.woff2')]]))],
 };
 export const FORMATS = Object.keys(WHOLE);
+
+/** A picture of colours that look like chance. */
+function pngOf(width: number, height: number): Uint8Array<ArrayBuffer> {
+  const png = new PNG({ width, height });
+  for (let i = 0; i < png.data.length; i++) png.data[i] = (i * 73 + (i >> 5) * 31) % 256;
+  return new Uint8Array(PNG.sync.write(png));
+}
 
 /** The font within a WOFF (W3C WOFF 1.0, §3 and §4): its tables one after another, inflated. */
 function sfntOf(bytes: Uint8Array): Uint8Array<ArrayBuffer> {

@@ -125,8 +125,7 @@ export const clip: ShowsDefinition<ShownClip> = {
     const now = joins?.find(({ closes }) => closes === shown.closes);
     if (!best || !now) return null;
     const worst = (join: Join): number => Math.max(join.step, join.bend);
-    if (!isSeen(now))
-      return { ok: true, gap: 0, says: 'its join is not to be told from the rest of it', mended: null };
+    if (!isSeen(now)) return { ok: true, gap: 0, says: 'its join is not to be told from the rest of it', mended: null };
     const times = worst(now).toFixed(1);
     const says = `changes ${times} times as much where it closes as elsewhere`;
     // nothing that is proposed mends one that is best as it is
