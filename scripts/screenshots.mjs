@@ -52,6 +52,18 @@ await page.getByText(/join .* score/).waitFor({ timeout: 300_000 });
 await shoot('seam');
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
+await open('Harbour boards');
+await goTo(120);
+await page.getByRole('group', { name: 'Shows', exact: true }).scrollIntoViewIfNeeded();
+await page
+  .getByRole('group', { name: 'Shows', exact: true })
+  .getByRole('button', { name: /Scanning beam/ })
+  .first()
+  .click();
+await final();
+await shoot('screens');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
 await open('Buoy ring');
 await page.keyboard.press('2');
 await card('Lens');

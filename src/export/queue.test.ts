@@ -55,7 +55,7 @@ describe('the queue', () => {
     queue.add('a', piece, delivery());
     queue.add('b', piece, delivery({ first: 4, last: 9 }));
     expect(states()).toEqual(['running', 'waiting']);
-    expect(queue.jobs.map(({ name }) => name)).toEqual(['harbour-boards-64x36.zip', 'quay-blocks-64x36-4-9.zip']);
+    expect(queue.jobs.map(({ name }) => name)).toEqual(['quay-blocks-64x36.zip', 'quay-blocks-64x36-4-9.zip']);
     expect(queue.jobs[0].progress).toEqual({ done: 3, of: 48, left: null });
     begun[0].end(done());
     await settle();
