@@ -2,7 +2,7 @@ import { execFile } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from '@playwright/test';
 import { unzipSync, zipSync } from 'fflate';
 import { drawn, move, pause, saved } from './ui';
 
@@ -25,14 +25,18 @@ async function newTitle(page: Page): Promise<void> {
   await drawn(page);
   await pause(page);
 }
-/** Drops files on the middle of the page. */
-async function drop(page: Page, files: readonly (readonly [name: string, bytes: Buffer])[]): Promise<void> {
+/** Drops files on the middle of the page, or on something. */
+async function drop(
+  page: Page,
+  files: readonly (readonly [name: string, bytes: Buffer])[],
+  on?: Locator,
+): Promise<void> {
   const given = files.map(([name, bytes]) => [name, bytes.toString('base64')] as const);
-  await page.evaluate((list) => {
+  await (on ?? page.locator('body')).evaluate((element, list) => {
     const data = new DataTransfer();
     for (const [name, text] of list)
       data.items.add(new File([Uint8Array.from(atob(text), (letter) => letter.charCodeAt(0))], name));
-    const on = document.elementFromPoint(300, 300) ?? document.body;
+    const on = element === document.body ? (document.elementFromPoint(300, 300) ?? element) : element;
     for (const type of ['dragenter', 'dragover', 'drop'])
       on.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer: data }));
   }, given);
@@ -227,14 +231,19 @@ test('a picture becomes a screen, a clip joins it with how it closes, and both a
   await page.getByRole('menuitem', { name: 'Gauge dial' }).click();
   await expect(list.getByText('Gauge dial').first()).toBeVisible();
   await move(page, 'Gauge dial', 'ArrowUp');
+  // dropped on a line it takes its place
+  const dial = list.getByRole('button', { name: /Gauge dial/ }).first();
+  await drop(page, [['crystals.webp', own('stock/pictures/salt-crystals.webp')]], dial);
+  await expect(list.getByRole('button', { name: /crystals.webp/ }).first()).toBeVisible();
+  await expect(list.getByText('Gauge dial')).toHaveCount(0);
   await saved(page);
   const entries = unzipSync(readFileSync((await savedFile(page)).path));
-  // the piece, two files of its own and one that ships
+  // the piece and three files of its own
   expect(Object.keys(entries)).toHaveLength(4);
   await page.getByRole('button', { name: 'Piece: save, open, copy' }).click();
   await page.getByRole('menuitem', { name: 'Kept files' }).click();
   const sheet = page.getByRole('dialog', { name: 'Kept files' });
-  await expect(sheet.getByRole('listitem')).toContainText(['lamps.webm', 'planks.webp']);
+  await expect(sheet.getByRole('listitem')).toContainText(['crystals.webp', 'lamps.webm', 'planks.webp']);
   await page.keyboard.press('Escape');
   await page.reload();
   await expect(list.getByText('lamps.webm')).toBeVisible();

@@ -1,4 +1,7 @@
 // Damaged files of every kind that can be brought in, as the worker that looks at them sees them.
+import { execFileSync } from 'node:child_process';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { unzlibSync } from 'fflate';
 import { PNG } from 'pngjs';
 import { pack, unpack } from '../../src/formats/packed/packed';
@@ -8,7 +11,7 @@ import { STOCK } from '../../src/core/kept';
 import { Trouble } from '../../src/core/trouble';
 import { demoPiece } from '../pieces';
 import { stockBytes } from '../stock';
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync } from 'node:fs';
 import { randomFrom } from './fuzz';
 
 const woff = (path: string): Uint8Array<ArrayBuffer> =>
@@ -22,11 +25,21 @@ const WHOLE: Readonly<Record<string, () => Uint8Array<ArrayBuffer>[]>> = {
   svg: () => STOCK.filter(({ kind }) => kind === 'mark').map(({ path }) => stockBytes(path)),
   png: () => [pngOf(96, 60)],
   webp: () => [stockBytes('pictures/salt-crystals.webp'), stockBytes('pictures/weathered-planks.webp')],
+  jpeg: () => [encoded('jpg', '-q:v', '5')],
+  avif: () => [encoded('avif', '-c:v', 'libaom-av1', '-still-picture', '1')],
   mp4: () => [stockBytes('clips/tide-chart.mp4'), stockBytes('clips/scanning-beam.mp4')],
   webm: () => [stockBytes('clips/signal-flags.webm')],
   zip: () => [pack(demoPiece('bell-field'), new Map([['ab'.repeat(32), stockBytes('fonts/anton.woff2')]]))],
 };
 export const FORMATS = Object.keys(WHOLE);
+
+/** A test picture of ffmpeg's in a format that we do not write ourselves; it must be there. */
+function encoded(format: string, ...options: readonly string[]): Uint8Array<ArrayBuffer> {
+  const path = join(mkdtempSync(join(tmpdir(), 'isomorph-')), `test.${format}`);
+  const source = ['-f', 'lavfi', '-i', 'testsrc=size=96x60', '-frames:v', '1'];
+  execFileSync('ffmpeg', ['-loglevel', 'error', ...source, ...options, path]);
+  return new Uint8Array(readFileSync(path));
+}
 
 /** A picture of colours that look like chance. */
 function pngOf(width: number, height: number): Uint8Array<ArrayBuffer> {

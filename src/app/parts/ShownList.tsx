@@ -154,10 +154,43 @@ interface LineProps {
 }
 
 function Line({ one, path, seconds, open, onToggle, onRemove, handle, rowsOf }: LineProps) {
+  const [over, setOver] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
   const definition = showsOf(one.kind);
   const name = one.file?.name ?? definition.label;
+  // what is dropped on it takes its place, a clip that of a picture too
+  const take = (file: File | undefined): void => {
+    if (!file) return;
+    bringIn(file).then(
+      ({ ref, kind }) => {
+        const made = shownFile(kind, ref, one.id);
+        if (!made) {
+          setTrouble(`“${ref.name}” is kept, but it is no picture and no clip.`);
+          return;
+        }
+        setTrouble(null);
+        bench.endGesture();
+        bench.set(path, { ...(showsOf(made.kind).fitted?.(made, seconds) ?? made), weight: one.weight });
+      },
+      (error: unknown) => setTrouble(keepingTrouble(file.name, error)),
+    );
+  };
   return (
-    <div className={styles.line}>
+    <div
+      className={`${styles.line} ${over ? fields.over : ''}`}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        // a row within it may have taken it
+        if (event.defaultPrevented) return;
+        event.preventDefault();
+        setOver(false);
+        take(event.dataTransfer.files[0]);
+      }}
+    >
       <div className={styles.row}>
         <Pressable className={styles.title} onPress={onToggle} aria-expanded={open}>
           {open ? <ChevronDown size={14} /> : <ChevronRight size={14} />}
@@ -172,6 +205,11 @@ function Line({ one, path, seconds, open, onToggle, onRemove, handle, rowsOf }: 
           <Trash2 size={14} />
         </Button>
       </div>
+      {trouble ? (
+        <p role="alert" className={fields.trouble}>
+          {trouble}
+        </p>
+      ) : null}
       {open ? (
         <>
           <Offers one={one} path={path} seconds={seconds} />

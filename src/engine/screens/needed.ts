@@ -1,6 +1,7 @@
 import { definitionOf, type Layer } from '../../core/layers/kinds';
 import { PANEL } from '../../core/layers/definition';
 import type { DrawingOf, Pictured } from '../../core/layers/drawing';
+import { missingFiles } from '../../core/piece/files';
 import type { Piece } from '../../core/piece/schema';
 import { isHere } from '../../core/type/here';
 import { worldOf } from '../../core/world/layers';
@@ -55,7 +56,9 @@ export function neededFrames(piece: Piece, request: Sighted): ReadonlyMap<string
     return last.needed;
   const { phase, width, height, working } = request;
   const needed = workedOut(piece, request);
-  last = { piece, request: { phase, width, height, working }, needed };
+  // a file that is missing may come
+  const waits = piece.layers.some(({ kind }) => definitionOf(kind).panels) && missingFiles(piece).length > 0;
+  last = waits ? null : { piece, request: { phase, width, height, working }, needed };
   return needed;
 }
 

@@ -2,6 +2,7 @@ import type { ClipFacts } from '../../core/clips';
 import { CLIPS } from '../../core/clips/facts';
 import { PICTURES } from '../../core/pictures/facts';
 import type { Pictured } from '../../core/layers/drawing';
+import type { FileRef } from '../../core/kept';
 import { reduced, type Raster } from '../../core/pictures/raster';
 import { openFile, type OpenFile } from '../../files/open';
 import { standIn } from './standIn';
@@ -58,10 +59,7 @@ class Pixels {
   }
 
   private async decode({ hash, name, kind, frames, level }: Missing, wanted: ReadonlySet<string>): Promise<void> {
-    const opening = this.open.get(hash) ?? openFile({ hash, name }, kind);
-    this.open.set(hash, opening);
-    const file = await opening.catch(() => null);
-    if (!file) this.open.delete(hash);
+    const file = await this.opened({ hash, name }, kind);
     const left = new Set(frames);
     try {
       // from the first that is needed on, as long as the next is not far
@@ -83,6 +81,22 @@ class Pixels {
     for (const frame of left) this.keep(`${hash} ${frame}`, { raster: standIn(), level: 0 }, wanted);
   }
 
+  /** A file, open; those used longest ago are closed. */
+  private async opened(ref: FileRef, kind: Pictured['kind']): Promise<OpenFile | null> {
+    const { hash } = ref;
+    const opening = this.open.get(hash) ?? openFile(ref, kind).catch(() => null);
+    this.open.delete(hash);
+    this.open.set(hash, opening);
+    const file = await opening;
+    if (!file) this.open.delete(hash);
+    for (const [oldest, other] of this.open) {
+      if (this.open.size <= MOST_OPEN) break;
+      this.open.delete(oldest);
+      await (await other)?.close();
+    }
+    return file;
+  }
+
   private keep(key: string, kept: Kept, wanted: ReadonlySet<string>): void {
     const before = this.kept.get(key);
     if (before) this.bytes -= bytesOf(before.raster);
@@ -102,6 +116,9 @@ class Pixels {
     return this.bytes;
   }
 }
+
+/** Files that are open at once: browsers have a few decoders. */
+const MOST_OPEN = 8;
 
 /** Frames that are decoded beyond those that are needed, as beginning anew costs as much. */
 const AHEAD = 20;
