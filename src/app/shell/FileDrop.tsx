@@ -38,7 +38,9 @@ export function FileDrop({ children }: { children: ReactNode }) {
       }}
     >
       {children}
-      {over ? <div className={styles.over}>Drop a piece to open it; a font, a drawing, a picture or a clip to use it</div> : null}
+      {over ? (
+        <div className={styles.over}>Drop a piece to open it; a font, a drawing, a picture or a clip to use it</div>
+      ) : null}
     </div>
   );
 }

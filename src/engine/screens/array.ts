@@ -1,8 +1,8 @@
 import * as THREE from 'three';
 import { levelCount, levelsOf, premultiplied, type Raster } from '../../core/pictures/raster';
 
-/** Bytes of frames that are kept on the graphics card for one stretch of panels beyond those that are shown. */
-const SPARE = 48e6;
+/** Bytes of frames that are kept on the graphics card beyond those that are shown, of all clips of an engine together. */
+const SPARE = 360e6;
 /** The most layers that every card has (WebGL 2). */
 const MOST_LAYERS = 256;
 
@@ -22,8 +22,15 @@ export class PictureArray {
   private level = -1;
   private clear = false;
 
+  /** those of each engine, among which what is spare is shared */
+  private static readonly ofEngine = new WeakMap<THREE.WebGLRenderer, Set<PictureArray>>();
+  private readonly all: Set<PictureArray>;
+  private bytes = 0;
+
   constructor(private readonly renderer: THREE.WebGLRenderer) {
     this.gl = renderer.getContext() as WebGL2RenderingContext;
+    this.all = PictureArray.ofEngine.get(renderer) ?? new Set();
+    PictureArray.ofEngine.set(renderer, this.all.add(this));
   }
 
   /** Whether any of it is not there all over. */
@@ -82,8 +89,12 @@ export class PictureArray {
   private room(width: number, height: number, count: number, level: number, of: number): void {
     if (this.width === width && this.height === height && this.layers >= count && this.level === level) return;
     this.letGo();
-    const spare = Math.floor(SPARE / ((width * height * 16) / 3));
+    // with all its levels a frame takes a third more; half of what is left is for those that come after
+    const each = (width * height * 16) / 3;
+    const taken = [...this.all].reduce((sum, other) => sum + other.bytes, 0);
+    const spare = Math.floor(Math.max(0, SPARE - taken) / 2 / each);
     const layers = Math.max(count, Math.min(of, spare, MOST_LAYERS));
+    this.bytes = layers * each;
     const { gl } = this;
     this.handle = gl.createTexture();
     Object.assign(this, { width, height, layers, level });
@@ -124,10 +135,12 @@ export class PictureArray {
     this.handle = null;
     this.texture.sourceTexture = null;
     this.slots.clear();
+    this.bytes = 0;
     this.clear = false;
   }
 
   dispose(): void {
+    this.all.delete(this);
     this.letGo();
     this.texture.dispose();
   }
