@@ -22,12 +22,14 @@ interface Kept {
  * Frames of pictures and clips as pixels, decoded once and kept while there is room: those used longest ago go first. What is
  * not here is asked for by {@link need} before a frame is drawn.
  */
-class Pixels {
+export class Pixels {
   private readonly kept = new Map<string, Kept>();
   private bytes = 0;
   private readonly open = new Map<string, Promise<OpenFile | null>>();
   /** one decoder goes through a clip at a time */
   private turn: Promise<void> = Promise.resolve();
+
+  constructor(private readonly budget = BUDGET) {}
 
   /** A frame halved so many times; null where it has to be decoded first. */
   at(hash: string, frame: number, level: number): Raster | null {
@@ -68,7 +70,10 @@ class Pixels {
         // where it goes on from what was shown before, it will go on further
         const until = this.kept.has(`${hash} ${start - 1}`) ? start + AHEAD : start;
         for await (const [index, raster] of file.from(start)) {
-          this.keep(`${hash} ${index}`, { raster: reduced(raster, level), level }, wanted);
+          const key = `${hash} ${index}`;
+          // one that is there as large, or larger, stays
+          if ((this.kept.get(key)?.level ?? Infinity) > level)
+            this.keep(key, { raster: reduced(raster, level), level }, wanted);
           left.delete(index);
           const next = Math.min(...left);
           if ((next - index > STRIDE || left.size === 0) && index >= until) break;
@@ -104,14 +109,14 @@ class Pixels {
     this.kept.set(key, kept);
     this.bytes += bytesOf(kept.raster);
     for (const [oldest, { raster }] of this.kept) {
-      if (this.bytes <= BUDGET) break;
+      if (this.bytes <= this.budget) break;
       if (wanted.has(oldest)) continue;
       this.kept.delete(oldest);
       this.bytes -= bytesOf(raster);
     }
   }
 
-  /** Bytes that are kept, for tests. */
+  /** Bytes that are kept. */
   get held(): number {
     return this.bytes;
   }
