@@ -64,24 +64,32 @@ function PixelLook({ file, clip }: { file: FileRef; clip: boolean }) {
   );
 }
 
-/** An address of a kept file for as long as it is shown. */
+/** Addresses of the files that were looked at, kept for as long as the page: a browser may read from one long after it is shown. */
+const addresses = new Map<string, Promise<string | null>>();
+
+async function addressOf(hash: string): Promise<string | null> {
+  const blob = await fileBlob({ hash });
+  if (!blob) {
+    // it may be brought in yet
+    addresses.delete(hash);
+    return null;
+  }
+  // the browser shows a drawing only where it is said to be one
+  const drawing = sortOf(new Uint8Array(await blob.slice(0, 4096).arrayBuffer())) === 'mark';
+  return URL.createObjectURL(drawing ? new Blob([blob], { type: 'image/svg+xml' }) : blob);
+}
+
+/** The address of a kept file; null while it is not known, or there is none. */
 function useUrl({ hash }: FileRef): string | null {
-  const [url, setUrl] = useState<string | null>(null);
+  const [url, setUrl] = useState<{ hash: string; address: string | null } | null>(null);
   useEffect(() => {
-    let made: string | null = null;
     let live = true;
-    void fileBlob({ hash }).then(async (blob) => {
-      if (!blob || !live) return;
-      // the browser shows a drawing only where it is said to be one
-      const drawing = sortOf(new Uint8Array(await blob.slice(0, 4096).arrayBuffer())) === 'mark';
-      if (!live) return;
-      made = URL.createObjectURL(drawing ? new Blob([blob], { type: 'image/svg+xml' }) : blob);
-      setUrl(made);
-    });
+    const known = addresses.get(hash) ?? addressOf(hash);
+    addresses.set(hash, known);
+    void known.then((address) => live && setUrl({ hash, address }));
     return () => {
       live = false;
-      if (made !== null) URL.revokeObjectURL(made);
     };
   }, [hash]);
-  return url;
+  return url?.hash === hash ? url.address : null;
 }
