@@ -25,6 +25,7 @@ async function bundle(): Promise<string> {
     root: process.cwd(),
     configFile: false,
     logLevel: 'error',
+    worker: { format: 'es' },
     plugins: [
       {
         name: 'made-up-kinds',
