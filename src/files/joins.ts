@@ -4,6 +4,7 @@ import { filesOf } from '../core/piece/files';
 import type { Piece } from '../core/piece/schema';
 import { filesDatabase } from './database';
 import { fileBlob } from './shelf';
+import { joinsOf } from './tried';
 
 /** How a clip closes each way, where that was measured before. */
 export const knownJoins = async (hash: string): Promise<Joins | null> =>
@@ -16,20 +17,11 @@ async function measure({ hash, name }: FileRef): Promise<boolean> {
   const facts = CLIPS.at({ hash, name });
   const blob = facts && (await fileBlob({ hash }));
   if (!blob) return false;
-  const [{ Clip }, { clipJoins }] = await Promise.all([
-    import('../formats/clip/clip'),
-    import('../formats/clip/small'),
-  ]);
-  const clip = await Clip.open(blob, name);
-  try {
-    const joins = await clipJoins(clip);
-    CLIPS.take(hash, { ...facts, joins });
-    // measured again next time, where there is no room to keep it
-    await filesDatabase.joins.put({ hash, joins }).catch(() => undefined);
-    return joins !== null;
-  } finally {
-    await clip.close();
-  }
+  const joins = await joinsOf(blob, name);
+  CLIPS.take(hash, { ...facts, joins });
+  // measured again next time, where there is no room to keep it
+  await filesDatabase.joins.put({ hash, joins }).catch(() => undefined);
+  return joins !== null;
 }
 
 /**

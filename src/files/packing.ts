@@ -5,7 +5,7 @@ import { Trouble, troubleWords } from '../core/trouble';
 import { pack } from '../formats/packed/packed';
 import { readPieceFile } from '../formats/pieceFile';
 import type { ParsedPiece } from '../core/piece/document';
-import { fileBytes, hashOf, keepFile } from './shelf';
+import { fileBlob, fileBytes, hashOf, keepFile } from './shelf';
 import { takenApart } from './tried';
 
 /** Whether a piece names files besides what ships, so that it cannot go anywhere without them. */
@@ -56,7 +56,7 @@ export async function unpacked(bytes: Uint8Array<ArrayBuffer>, name: string): Pr
   for (const [hash, called] of named) {
     const own = there.get(hash);
     if (!own) {
-      if (!(await fileBytes({ hash }))) remarks.push(`“${called}” is not in it.`);
+      if (!(await fileBlob({ hash }))) remarks.push(`“${called}” is not in it.`);
       continue;
     }
     try {

@@ -1,11 +1,12 @@
 import { Trouble } from '../core/trouble';
+import type { Joins } from '../core/clips';
 import type { FileKind } from '../core/kept';
 import type { Unpacked } from '../formats/packed/packed';
 import type { Answered, Asked } from './worker';
 import workerUrl from './worker.ts?worker&url';
 
-/** How long the worker may take to start, to try a file, and to open an archive, in milliseconds. */
-const LIMITS = { start: 9000, examine: 2000, unpack: 20_000 } as const;
+/** How long the worker may take to start, to try a file, to open an archive, and to go through a clip, in milliseconds. */
+const LIMITS = { start: 9000, examine: 2000, unpack: 20_000, join: 60_000 } as const;
 
 /** Has something done with bytes from outside in a worker of its own, which is ended when it takes too long. */
 function ask(asked: Asked): Promise<Answered> {
@@ -41,5 +42,12 @@ export async function kindOf(bytes: Uint8Array<ArrayBuffer>, name: string): Prom
 export async function takenApart(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Unpacked> {
   const answered = await ask({ do: 'unpack', bytes, name });
   if ('unpacked' in answered) return answered.unpacked;
+  throw troubleOf(answered);
+}
+
+/** How a clip closes each way; null for one that is too short to have a join, or too long. @throws Trouble when it cannot be decoded */
+export async function joinsOf(blob: Blob, name: string): Promise<Joins | null> {
+  const answered = await ask({ do: 'join', blob, name });
+  if ('joins' in answered) return answered.joins;
   throw troubleOf(answered);
 }

@@ -1,17 +1,28 @@
 import { asTrouble, type TroubleData } from '../core/trouble';
+import type { Joins } from '../core/clips';
 import type { FileKind } from '../core/kept';
+import { clipJoins } from '../formats/clip/small';
 import { unpack, type Unpacked } from '../formats/packed/packed';
 import { examined } from './examine';
 
 /** What is asked of the worker, and what it answers. */
-export type Asked = { do: 'examine' | 'unpack'; bytes: Uint8Array<ArrayBuffer>; name: string };
-export type Answered = { started: true } | { kind: FileKind } | { unpacked: Unpacked } | { trouble: TroubleData };
+export type Asked =
+  { do: 'examine' | 'unpack'; bytes: Uint8Array<ArrayBuffer>; name: string } | { do: 'join'; blob: Blob; name: string };
+export type Answered =
+  { started: true } | { kind: FileKind } | { unpacked: Unpacked } | { joins: Joins | null } | { trouble: TroubleData };
 
 const answer = (answered: Answered): void => postMessage(answered);
 
-async function answered({ do: what, bytes, name }: Asked): Promise<Answered> {
+async function answered(asked: Asked): Promise<Answered> {
   try {
-    return what === 'examine' ? { kind: await examined(bytes, name) } : { unpacked: unpack(bytes, name) };
+    switch (asked.do) {
+      case 'examine':
+        return { kind: await examined(asked.bytes, asked.name) };
+      case 'unpack':
+        return { unpacked: unpack(asked.bytes, asked.name) };
+      case 'join':
+        return { joins: await clipJoins(asked.blob, asked.name) };
+    }
   } catch (error) {
     return { trouble: asTrouble(error, 'refused').data };
   }

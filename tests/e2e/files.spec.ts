@@ -223,9 +223,10 @@ test('a picture becomes a screen, a clip joins it with how it closes, and both a
     .first()
     .click();
   // 72 frames at 24 a second in a lap of ten seconds: three times is nearest
-  await expect(list.getByRole('button', { name: /^3 × at 0.90, proposed/ })).toHaveAttribute('aria-pressed', 'false');
-  await list.getByRole('button', { name: /^3 × at 0.90/ }).click();
   await expect(list.getByText('3 times a lap, 0.90 of its speed')).toBeVisible();
+  await expect(list.getByRole('button', { name: /^3 × at 0.90, proposed/ })).toHaveAttribute('aria-pressed', 'true');
+  await list.getByRole('button', { name: /^4 × at 1.20/ }).click();
+  await expect(list.getByText('4 times a lap, 1.20 of its speed')).toBeVisible();
   await expect(list.getByRole('button', { name: /^As it is: unseen, proposed/ })).toBeVisible({ timeout: 20_000 });
   await list.getByRole('button', { name: 'Add a picture' }).click();
   await page.getByRole('menuitem', { name: 'Gauge dial' }).click();

@@ -6,7 +6,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { toLinear } from '../../src/core/colour/colour';
 import { STOCK, stockFile, type FileRef } from '../../src/core/kept';
 import type { ScreenLayer } from '../../src/core/layers/screen/form';
-import { SHOWS } from '../../src/core/layers/screen/shows/kinds';
+import { SHOWS } from '../../src/core/shows/kinds';
 import { rgbOf } from '../../src/core/pictures/yuv';
 import { pieceOf } from '../pieces';
 import { openLab } from './lab';
@@ -143,7 +143,10 @@ test('a second plane shows its dots between those in front', async ({ page }) =>
     dotRows: 10,
     dotGap: 0.5,
   } satisfies Partial<ScreenLayer>;
-  const behind = await lightOf(page, filling({ ...base, between: 'open', behind: 0.05, behindLight: 0.5 }));
+  const behind = await lightOf(
+    page,
+    filling({ ...base, between: 'open', second: true, behind: 0.05, behindLight: 0.5 }),
+  );
   // in the corner between four dots, where without it nothing is
   expect(Math.max(...behind.at(2 / 16, 2 / 10))).toBeGreaterThan(0.1);
 });

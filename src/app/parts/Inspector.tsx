@@ -12,7 +12,7 @@ import {
 } from '../../core/forms';
 import type { FormLike } from '../../core/forms/field';
 import { offers } from '../../core/layers/kinds';
-import type { Shown } from '../../core/layers/screen/shows/kinds';
+import type { Shown } from '../../core/shows/kinds';
 import { getAt, type PiecePath } from '../../core/piece/paths';
 import type { Animated } from '../../core/time/animated';
 import { bench, useBench, usePiece } from '../state/bench';

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Button as Pressable, MenuTrigger, Popover } from 'react-aria-components';
 import type { FormLike } from '../../core/forms/field';
 import { serves, type FileKind, type FileRef } from '../../core/kept';
-import { SHOWS, shownFile, showsOf, type Shown } from '../../core/layers/screen/shows/kinds';
+import { SHOWS, shownFile, showsOf, type Shown } from '../../core/shows/kinds';
 import type { PiecePath } from '../../core/piece/paths';
 import { lapSeconds } from '../../core/time/lap';
 import { measureJoins } from '../../files/joins';
@@ -57,7 +57,7 @@ export function ShownList({ path, label, hint, shown, rowsOf }: Props) {
   const add = (kind: FileKind, file: FileRef): void => {
     const made = shownFile(kind, file, newId('shown'));
     if (!made) return;
-    const fitted = showsOf(made.kind).fitted?.(made, seconds) ?? made;
+    const fitted = showsOf(made.kind).fitted?.(made) ?? made;
     bench.endGesture();
     bench.set(path, [...shown, fitted]);
     setOpen(fitted.id);
@@ -170,7 +170,7 @@ function Line({ one, path, seconds, open, onToggle, onRemove, handle, rowsOf }: 
         }
         setTrouble(null);
         bench.endGesture();
-        bench.set(path, { ...(showsOf(made.kind).fitted?.(made, seconds) ?? made), weight: one.weight });
+        bench.set(path, { ...(showsOf(made.kind).fitted?.(made) ?? made), weight: one.weight });
       },
       (error: unknown) => setTrouble(keepingTrouble(file.name, error)),
     );

@@ -16,7 +16,7 @@ const ONE_BY_ONE: ReadonlySet<Arrangement> = new Set(['scatter', 'depth']);
 const FILLING: ReadonlySet<Arrangement> = new Set(['line', 'scatter', 'depth']);
 
 /** Whether they go on from tile to tile. */
-export const fillsTile = (a: Arranged): boolean => a.arrangement === 'route' || (a.fill && FILLING.has(a.arrangement));
+const fillsTile = (a: Arranged): boolean => a.arrangement === 'route' || (a.fill && FILLING.has(a.arrangement));
 
 /** How many there are, in one tile. */
 export const totalOf = (a: Arranged): number => (a.arrangement === 'grid' ? a.countX * a.countY * a.countZ : a.count);
@@ -132,8 +132,19 @@ export function arrangementExtent(a: Arranged & Placement, world: World, body: n
   return carriedAlong(straight, world.routeOf(a.follow), Math.hypot(half[0], half[1]));
 }
 
-/** Along a route they stand where the route is; a place of their own would take them off it. */
-export const arrangementPlaced = (a: Arranged & Placement): Placement => (a.arrangement === 'route' ? UNPLACED : a);
+/** What every layer of bodies that are arranged says of itself. */
+export const arrangedLayer = {
+  bodies: () => true,
+  solid: true,
+  countsAll: true,
+  follows: (a: Arranged) => a.follow,
+  liesAlong: (a: Arranged) => a.arrangement === 'route',
+  // along a route they stand where the route is; a place of their own would take them off it
+  placed: (a: Arranged & Placement): Placement => (a.arrangement === 'route' ? UNPLACED : a),
+  elementCount: drawnOf,
+  tiled: fillsTile,
+  closingSteps: (a: Arranged): Record<string, number> => (a.arrangement === 'route' ? { winds: 1 } : {}),
+} as const;
 
 /** Whether each is as the one before it, a step farther around the ring. */
 export const isEvenRing = (a: Arranged & Placement): boolean =>
@@ -143,7 +154,3 @@ export const isEvenRing = (a: Arranged & Placement): boolean =>
   a.pitch === 0 &&
   a.grow === 1 &&
   [a.turnX, a.turnY, a.turnZ, a.moveX, a.moveY, a.moveZ].every((v) => v === 0);
-
-/** Fields whose gain must be whole to close. */
-export const arrangementSteps = (a: Arranged): Record<string, number> =>
-  a.arrangement === 'route' ? { winds: 1 } : {};

@@ -87,20 +87,27 @@ export interface Linking {
   gradient: Gradient;
 }
 
+/** The numbers that the program of panels has for what is chosen: BACK_DARK, DOTS_ROUND … */
+export const PANEL_CHOICES = {
+  back: { dark: 0, same: 1, none: 2 },
+  dots: { none: 0, round: 1, square: 2 },
+  loads: { none: 0, rows: 1, chance: 2, middle: 3 },
+  before: { coarse: 0, dark: 1, none: 2 },
+} as const;
+
 /** How panels show their pictures: see layers/screen/form.ts. */
 export interface PanelLook {
   emission: number;
   surface: number;
   opacity: number;
-  /** 0 dark, 1 the picture, 2 nothing */
-  back: number;
+  back: keyof typeof PANEL_CHOICES.back;
   /** linear red, green, blue of frames, backs and gaps, and how much of it they give off */
   edgeColour: readonly [number, number, number];
   edgeLight: number;
   /** share of the height */
   edge: number;
-  /** 0 none, 1 round, 2 square; rows from edge to edge; the share of the pitch that is free */
-  dots: number;
+  /** rows from edge to edge, and the share of the pitch that is free */
+  dots: keyof typeof PANEL_CHOICES.dots;
   dotRows: number;
   dotGap: number;
   /** nothing between the dots */
@@ -110,10 +117,10 @@ export interface PanelLook {
   lineRows: number;
   lineDark: number;
   lineRun: number;
-  /** 0 at once, 1 by rows, 2 by chance, 3 from the middle; rows of blocks; what is there before: 0 mean colour, 1 dark, 2 nothing */
-  loads: number;
+  /** in which order blocks come, how many rows there are of them, and what is there before */
+  loads: keyof typeof PANEL_CHOICES.loads;
   blockRows: number;
-  before: number;
+  before: keyof typeof PANEL_CHOICES.before;
   /** whole pictures to the left and up over a lap */
   run: readonly [number, number];
 }

@@ -33,8 +33,6 @@ export interface LayerFrame {
   /** it stands once in the world rather than in every tile */
   once: boolean;
   look: DrawingLook;
-  /** what each of its elements shows, of those that show a picture: see LayerDefinition.panels */
-  panels: Float32Array | null;
   /** the colours of its gradient, 256 in a row */
   colours: THREE.Texture;
   /** the present one first */

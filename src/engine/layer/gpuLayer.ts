@@ -114,7 +114,6 @@ export class GpuLayer {
       extent: layerExtent(piece, layer),
       once: standsOnce(piece, layer),
       look: definition.look(layer, worldOf(piece), phase),
-      panels: definition.panels?.(layer, shareOf(layer), worldOf(piece), phase) ?? null,
       colours: this.gradient,
       moments,
       density,

@@ -42,34 +42,44 @@ function levelFor({ pictured, mesh, first, count }: PicturedBodies, numbers: Flo
   return Math.max(0, Math.floor(Math.log2(least / Math.max(1, mesh.open ? 1 : 2 * mesh.radius))));
 }
 
+/** What panels show at a frame. */
+export interface ShownOn {
+  /** frames of each file, as large as is of use in the picture, by fileKey */
+  needed: ReadonlyMap<string, NeededFrames>;
+  /** what each panel of a layer shows, by the layer's id: see LayerDefinition.panels */
+  panels: ReadonlyMap<string, Float32Array>;
+}
+
 /** As much of a request as what is shown depends on. */
 type Sighted = Pick<FrameRequest, 'phase' | 'width' | 'height' | 'working'>;
 /** It is asked for before a frame, and again when that is drawn. */
-let last: { piece: Piece; request: Sighted; needed: Map<string, NeededFrames> } | null = null;
+let last: { piece: Piece; request: Sighted; shown: ShownOn } | null = null;
 
-/** What some layers of a piece show at a frame: frames of each file, as large as is of use in the picture. */
-export function neededFrames(piece: Piece, request: Sighted): ReadonlyMap<string, NeededFrames> {
+/** What the panels of a piece show at a frame. */
+export function shownOn(piece: Piece, request: Sighted): ShownOn {
   if (
     last?.piece === piece &&
     (Object.keys(last.request) as (keyof Sighted)[]).every((k) => last?.request[k] === request[k])
   )
-    return last.needed;
+    return last.shown;
   const { phase, width, height, working } = request;
-  const needed = workedOut(piece, request);
+  const shown = workedOut(piece, request);
   // a file that is missing may come
-  const waits = piece.layers.some(({ kind }) => definitionOf(kind).panels) && missingFiles(piece).length > 0;
-  last = waits ? null : { piece, request: { phase, width, height, working }, needed };
-  return needed;
+  const waits = shown.panels.size > 0 && missingFiles(piece).length > 0;
+  last = waits ? null : { piece, request: { phase, width, height, working }, shown };
+  return shown;
 }
 
-function workedOut(piece: Piece, request: Sighted): Map<string, NeededFrames> {
+function workedOut(piece: Piece, request: Sighted): ShownOn {
   const needed = new Map<string, NeededFrames & { frames: Set<number> }>();
+  const panels = new Map<string, Float32Array>();
   const world = worldOf(piece);
   const visit = (layer: Layer): void => {
     const definition = definitionOf(layer.kind);
     if (layer.hidden || !definition.panels) return;
     const share = request.working ? layer.working : 1;
     const numbers = definition.panels(layer, share, world, request.phase);
+    panels.set(layer.id, numbers);
     const drawings = definition.drawings(layer, share, world).filter(isPictured);
     const radius = Math.max(0, ...drawings.map(({ mesh }) => mesh.radius));
     const px = sightings(piece, layer, request.phase, share, request, radius);
@@ -86,7 +96,7 @@ function workedOut(piece: Piece, request: Sighted): Map<string, NeededFrames> {
     }
   };
   piece.layers.forEach(visit);
-  return fittedIn(needed, MOST_DRAWN / 2);
+  return { needed: fittedIn(needed, MOST_DRAWN), panels };
 }
 
 /** The same, halved as often as it takes for all of it to have room. */

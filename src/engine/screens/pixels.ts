@@ -159,4 +159,4 @@ export function sizeOf({
 }
 
 /** The most bytes that the frames of one picture may take, all layers together. */
-export const MOST_DRAWN = BUDGET;
+export const MOST_DRAWN = BUDGET / 2;

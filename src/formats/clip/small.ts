@@ -1,7 +1,7 @@
-import { joinsOfClip, SMALL, type Joins, type SmallFrames } from '../../core/clips';
+import { joinsOfClip, SMALL, type Joins } from '../../core/clips';
 import { toLinear } from '../../core/colour/colour';
 import type { Raster } from '../../core/pictures/raster';
-import type { Clip } from './clip';
+import { Clip } from './clip';
 
 const LINEAR = Float32Array.from({ length: 256 }, (_, i) => toLinear(i / 255));
 
@@ -27,12 +27,17 @@ const LOOKED_AT = 240;
 
 /**
  * How a clip would close each way, by its own frames; null for one that is too short to have a join, or too long.
- * @throws Trouble `refused` when they cannot be decoded
+ * @throws Trouble `refused` when it is no clip, or its frames cannot be decoded
  */
-export async function clipJoins(clip: Clip): Promise<Joins | null> {
-  const { frames } = clip.facts;
-  if (frames < 2 || frames > LOOKED_AT) return null;
-  const small: Float32Array[] = [];
-  for await (const [, raster] of clip.from(0)) small.push(smallOf(raster));
-  return small.length === frames ? joinsOfClip(small satisfies SmallFrames) : null;
+export async function clipJoins(blob: Blob, name: string): Promise<Joins | null> {
+  const clip = await Clip.open(blob, name);
+  try {
+    const { frames } = clip.facts;
+    if (frames < 2 || frames > LOOKED_AT) return null;
+    const small: Float32Array[] = [];
+    for await (const [, raster] of clip.from(0)) small.push(smallOf(raster));
+    return small.length === frames ? joinsOfClip(small) : null;
+  } finally {
+    await clip.close();
+  }
 }

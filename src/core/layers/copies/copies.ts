@@ -1,10 +1,8 @@
 import {
+  arrangedLayer,
   arrangementExtent,
-  arrangementPlaced,
-  arrangementSteps,
   arrangementValues,
   drawnOf,
-  fillsTile,
   indicesOf,
   isEvenRing,
   placesKey,
@@ -27,22 +25,15 @@ const meshOf = (layer: CopiesLayer, name: SourceName) => {
 };
 
 export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
+  ...arrangedLayer,
   kind: 'copies',
   label: 'Copies',
   need: 'Repeat a shape',
   describe: 'A body repeated in a grid, ring, spiral, line, on a ball or scattered',
   form: CopiesForm,
   presets,
-  bodies: () => true,
-  solid: true,
-  countsAll: true,
-  follows: (layer) => layer.follow,
-  liesAlong: (layer) => layer.arrangement === 'route',
-  placed: arrangementPlaced,
   kernel: copiesKernel,
-  elementCount: drawnOf,
   counted: (layer, share) => ({ count: drawnOf(layer, share), noun: 'copies' }),
-  tiled: fillsTile,
   turnStep(layer, axis, each) {
     if (each) {
       const own = sourceTurnStep(layer.source, layer, axis);
@@ -89,5 +80,4 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
     );
     return arrangementExtent(layer, context, radius * largest);
   },
-  closingSteps: arrangementSteps,
 };

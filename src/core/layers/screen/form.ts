@@ -22,7 +22,7 @@ import type { OnFrames } from '../../time/exposure';
 import { layerBase, layerSeed } from '../base';
 import { gradientField, placeByField, spreadField } from '../tint';
 import { cropFields } from './crop';
-import { SHOWS, showsOf, type Shown } from './shows/kinds';
+import { SHOWS, showsOf, type Shown } from '../../shows/kinds';
 
 const shown = heading('Shows', -2);
 const panel = heading('Panel', -1);
@@ -37,6 +37,7 @@ const onFaces = (uses: Parameters<typeof solidsWith>[0]): Condition[] => [
   stands('faces'),
   { field: 'solid', is: solidsWith(uses) },
 ];
+const doubled: Condition[] = [stands('flat', 'curved'), { field: 'second', is: [true] }];
 const dotted: Condition = { field: 'dots', is: ['round', 'square'] };
 const loads: Condition = { field: 'loads', is: ['rows', 'chance', 'middle'] };
 
@@ -105,7 +106,7 @@ export const ScreenForm = form({
     hint: 'From front to back, as a multiple of the height.',
   }),
   caps: flag(true, {
-    label: 'Top and bottom too',
+    label: 'Caps too',
     group: panel,
     when: stands('faces'),
     hint: 'Off: what looks up and down is dark.',
@@ -166,14 +167,21 @@ export const ScreenForm = form({
     group: panel,
     hint: '0: alike. 1: half to twice.',
   }),
-  behind: number(0, {
+  second: flag(false, {
     label: 'Second plane',
+    group: panel,
+    when: stands('flat', 'curved'),
+    hint: 'Another plane behind shows the same, its dots between those in front.',
+  }),
+  behind: number(0.05, {
+    label: 'Behind by',
     ...high,
+    min: 0.001,
     max: 10,
     comfort: 0.2,
     group: panel,
-    when: stands('flat', 'curved'),
-    hint: 'How far behind another plane shows the same, its dots between those in front; 0 for none.',
+    when: doubled,
+    hint: 'How far behind the first it stands.',
   }),
   behindLight: number(0.45, {
     label: 'Light of it',
@@ -183,7 +191,7 @@ export const ScreenForm = form({
     comfort: 1,
     decimals: 2,
     group: panel,
-    when: stands('flat', 'curved'),
+    when: doubled,
     hint: 'Brightness of the second plane against the first.',
   }),
   back: choice(

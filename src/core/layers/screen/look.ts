@@ -3,21 +3,16 @@ import { evaluateAnimated } from '../../time/animated';
 import type { PanelLook } from '../drawing';
 import type { ScreenLayer } from './form';
 
-const BACK = { dark: 0, same: 1, none: 2 } as const;
-const DOTS = { none: 0, round: 1, square: 2 } as const;
-const LOADS = { none: 0, rows: 1, chance: 2, middle: 3 } as const;
-const BEFORE = { coarse: 0, dark: 1, none: 2 } as const;
-
 /** How the panels of a layer look at a phase. */
 export const panelLook = (layer: ScreenLayer, phase: number): PanelLook => ({
   emission: evaluateAnimated(layer.emission, phase),
   surface: layer.surface,
   opacity: evaluateAnimated(layer.opacity, phase),
-  back: BACK[layer.back],
+  back: layer.back,
   edgeColour: hexToLinear(layer.edgeColour),
   edgeLight: evaluateAnimated(layer.edgeLight, phase),
   edge: layer.edge,
-  dots: DOTS[layer.dots],
+  dots: layer.dots,
   dotRows: layer.dotRows,
   dotGap: layer.dotGap,
   open: layer.between === 'open',
@@ -26,9 +21,9 @@ export const panelLook = (layer: ScreenLayer, phase: number): PanelLook => ({
   lineRows: layer.lineRows,
   lineDark: layer.lineDark,
   lineRun: layer.lineRun,
-  loads: LOADS[layer.loads],
+  loads: layer.loads,
   blockRows: layer.blockRows,
-  before: BEFORE[layer.before],
+  before: layer.before,
   run: [layer.runX, layer.runY],
 });
 

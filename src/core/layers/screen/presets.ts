@@ -3,7 +3,7 @@ import { newMatter } from '../../matter/kinds';
 import { ramp } from '../../forms';
 import type { Preset } from '../definition';
 import type { ScreenLayer } from './form';
-import { SHOWS, type Shown } from './shows/kinds';
+import { SHOWS, type Shown } from '../../shows/kinds';
 
 const shown = (kind: 'picture' | 'clip', name: string, more: object = {}): Shown =>
   SHOWS.schema.parse({ id: name.toLowerCase().replace(/\W+/g, '-'), kind, file: stockFile(name), ...more });
@@ -54,7 +54,7 @@ export const presets: readonly Preset<ScreenLayer>[] = [
       size: 1.1,
       variation: 0.6,
       emission: 2.6,
-      behind: 0.05,
+      second: true,
       dots: 'square',
       dotRows: 72,
       dotGap: 0.2,
@@ -62,24 +62,25 @@ export const presets: readonly Preset<ScreenLayer>[] = [
     },
   },
   {
-    label: 'One picture over a ring',
+    label: 'One picture around a ring',
     fields: {
       shows: [shown('picture', 'Harbour plan')],
       arrangement: 'ring',
-      count: 16,
-      radius: 3,
+      count: 12,
+      radius: 2.4,
       stands: 'curved',
-      curve: -22.5,
-      facing: 'out',
+      curve: 30,
+      facing: 'in',
       emission: 2.4,
       parts: 'split',
       shape: 'set',
-      wide: 0.73,
-      size: 1.6,
+      wide: 0.51,
+      size: 2.4,
       fitted: 'fill',
       lineRows: 90,
       lineRun: 6,
-      pitch: 90,
+      // so that it reads upright below whoever flies in
+      heading: 180,
     },
   },
   {

@@ -10,7 +10,7 @@ import { definitionOf, newLayer, type Layer } from '../kinds';
 import { rectOf, type Crop } from './crop';
 import { loadedShare } from './look';
 import { screen } from './screen';
-import { SHOWS } from './shows/kinds';
+import { SHOWS } from '../../shows/kinds';
 import type { ScreenLayer } from './form';
 
 beforeAll(takeStock);
@@ -212,12 +212,13 @@ describe('clips on panels', () => {
     ] as const;
     CLIPS.take(ref.hash, { ...facts, joins: best });
     const definition = SHOWS.of('clip');
-    // 70 of 100 frames in 4 s come to 2.8 s; 3.57 times in 10 s by itself
-    expect(definition.fitted?.(clip('Scanning beam') as never, 10)).toMatchObject({
-      closes: 'blended',
-      blend: 30,
-      times: 4,
-    });
+    const fitted = definition.fitted?.(clip('Scanning beam') as never);
+    expect(fitted).toMatchObject({ closes: 'blended', blend: 30 });
+    // 70 of 100 frames in 4 s come to 2.8 s: 3.57 times in 10 s by itself, 7.14 times in 20 s
+    expect(definition.summary(fitted as never, 10)).toBe('4 times a lap, 1.12 of its speed');
+    expect(definition.summary(fitted as never, 20)).toBe('7 times a lap, 0.98 of its speed');
+    const [, , nearest] = definition.offers?.(fitted as never, 10) ?? [];
+    expect(nearest).toMatchObject({ about: 'Plays', now: true, best: true, change: { times: 0 } });
     expect(screen.remarks?.(layer({ shows: [clip('Scanning beam')] }))).toEqual([
       '“Scanning beam” changes 9.0 times as much where it closes as elsewhere; with its end blended into its start 1.0 times.',
     ]);

@@ -1,10 +1,8 @@
 import {
+  arrangedLayer,
   arrangementExtent,
-  arrangementPlaced,
-  arrangementSteps,
   arrangementValues,
   drawnOf,
-  fillsTile,
   isEvenRing,
   placesKey,
   restOf,
@@ -29,7 +27,7 @@ import { ScreenForm, type ScreenLayer } from './form';
 import { loadedShare, panelLook } from './look';
 import { presets } from './presets';
 import { screenFacing, screenKernel, screenPlace, type ScreenValues } from './screen.gen';
-import { shownFile, showsOf, type Shown } from './shows/kinds';
+import { shownFile, showsOf, type Shown } from '../../shows/kinds';
 
 const dealt = (layer: ScreenLayer, share: number): readonly Dealt[] => dealOf(layer, share, totalOf(layer));
 
@@ -62,7 +60,8 @@ const meshes = memo<Mesh>(40);
 /** What panels of a shape are, one unit high. */
 function meshOf(layer: ScreenLayer, wide: number): Mesh {
   const { count, seed } = piecesOf(layer.treatments);
-  const { stands, solid, sides, bevel, thickness, deep, caps, curve, behind } = layer;
+  const { stands, solid, sides, bevel, thickness, deep, caps, curve } = layer;
+  const behind = layer.second ? layer.behind : 0;
   return meshes(
     JSON.stringify([stands, solid, sides, bevel, thickness, deep, caps, curve, behind, wide, count, seed]),
     () => {
@@ -97,23 +96,16 @@ const dealtTable = (layer: ScreenLayer, share: number): Float64Array => {
 };
 
 export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
+  ...arrangedLayer,
   kind: 'screen',
   label: 'Screens',
   need: 'Place a screen',
   describe: 'Pictures and clips on panels, curved ones, or the faces of bodies',
   form: ScreenForm,
   presets,
-  bodies: () => true,
-  solid: true,
-  countsAll: true,
   onFrames: ({ shows }) => shows.some(({ kind }) => showsOf(kind).steps),
-  follows: (layer) => layer.follow,
-  liesAlong: (layer) => layer.arrangement === 'route',
-  placed: arrangementPlaced,
   kernel: screenKernel,
-  elementCount: drawnOf,
   counted: (layer, share) => ({ count: drawnOf(layer, share), noun: 'panels' }),
-  tiled: fillsTile,
   turnStep(layer, axis, each) {
     const alike = layer.shows.length < 2 && layer.parts === 'same' && layer.flip !== 'chance';
     const still = layer.shows.every(({ kind }) => !showsOf(kind).steps) && layer.loads === 'none';
@@ -159,7 +151,7 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
       const shown = layer.shows.at(shows);
       const rect = rectOf(layer, ownShape(shown), panelShape(layer, shown), cellOf(layer, index), index, layer.seed);
       const { first, second, share } = shown
-        ? showsOf(shown.kind).shownAt(shown, { order, key: index, seed: layer.seed }, frame, world.frames)
+        ? showsOf(shown.kind).shownAt(shown, { order, key: index, seed: layer.seed }, frame, world)
         : { first: 0, second: 0, share: 0 };
       out.set([...rect, first, second, share, loadedShare(loaded, layer.loadSpread, index, total)], i * PANEL.numbers);
     });
@@ -178,7 +170,7 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
       layer.deep,
       layer.caps,
     ],
-    [layer.shape, layer.wide, layer.curve, layer.behind, layer.parts, layer.partWide, layer.partHigh],
+    [layer.shape, layer.wide, layer.curve, layer.second && layer.behind, layer.parts, layer.partWide, layer.partHigh],
     layer.parts === 'split' && [layer.arrangement, layer.countX, layer.countY],
     piecesOf(layer.treatments),
     placesKey(layer),
@@ -226,7 +218,6 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
       const repair = mended && { says: mended.says, path: ['shows', index], value: mended.value };
       return [{ ...found, id: `${layer.id}:${shown.id}`, subject: `${layer.name}: ${name}`, repair }];
     }),
-  closingSteps: arrangementSteps,
 };
 
 const isKnown = ({ kind, file }: Shown): boolean => file !== null && isHere(kind, file);

@@ -17,7 +17,7 @@ import { bodyUniforms, phaseAt, setMatter, showLit } from '../uniforms';
 import fragment from './bodies.frag.glsl?raw';
 import panelFragment from './panel.frag.glsl?raw';
 import panelVertex from './panel.vert.glsl?raw';
-import { PicturedBodies } from './pictured';
+import { panelConstants, PicturedBodies } from './pictured';
 import sortSource from './sort.glsl?raw';
 import vertex from './bodies.vert.glsl?raw';
 
@@ -95,7 +95,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const side = mesh.open || cut ? THREE.DoubleSide : THREE.FrontSide;
     const says = headOf(pipeline, cut, rides, picture !== null) + (mesh.open ? '#define OPEN\n' : '');
     const shader = says + composed + (picture ? panelVertex : '') + vertex;
-    const shows = picture ? panelFragment : '';
+    const shows = picture ? panelConstants + panelFragment : '';
     const materials = ['#define ENTIRE\n', ENTIRELY].map((head) =>
       matterMaterial(matter, [shader, says + viewSource + noiseSource + head + shows + fragment], uniforms, side),
     );

@@ -11,11 +11,11 @@ flat in vec4 vFrames;
 #define EMISSION uPanel[0].x
 #define GIVES_BACK uPanel[0].y
 #define OPACITY uPanel[0].z
-#define BACK uPanel[0].w
+#define BACK int(uPanel[0].w)
 #define EDGE_COLOUR uPanel[1].xyz
 #define EDGE_LIGHT uPanel[1].w
 #define EDGE uPanel[2].x
-#define DOTS uPanel[2].y
+#define DOTS int(uPanel[2].y)
 #define DOT_ROWS uPanel[2].z
 #define DOT_GAP uPanel[2].w
 #define OPEN_GAPS uPanel[3].x
@@ -24,9 +24,9 @@ flat in vec4 vFrames;
 #define LINE_ROWS uPanel[3].w
 #define LINE_DARK uPanel[4].x
 #define LINE_RUN uPanel[4].y
-#define LOADS uPanel[4].z
+#define LOADS int(uPanel[4].z)
 #define BLOCK_ROWS uPanel[4].w
-#define BEFORE uPanel[5].x
+#define BEFORE int(uPanel[5].x)
 #define RUN uPanel[5].yz
 
 const float PANEL_PI = 3.14159265;
@@ -60,17 +60,17 @@ vec4 pictureAt(vec2 at, vec2 dx, vec2 dy) {
 }
 
 // how much of a pixel a dot covers. at: from its middle, in pitches; wide: pitches to a pixel
-float dotMean(float r) { return DOTS < 1.5 ? PANEL_PI * r * r : 4.0 * r * r; }
+float dotMean(float r) { return DOTS == DOTS_ROUND ? PANEL_PI * r * r : 4.0 * r * r; }
 float dotCover(vec2 at, float wide) {
   float r = 0.5 - 0.5 * DOT_GAP;
-  float off = DOTS < 1.5 ? length(at) - r : max(abs(at.x), abs(at.y)) - r;
+  float off = DOTS == DOTS_ROUND ? length(at) - r : max(abs(at.x), abs(at.y)) - r;
   return mix(clamp(0.5 - off / max(wide, 1e-5), 0.0, 1.0), dotMean(r), smoothstep(0.5, 1.2, wide));
 }
 
 // where in the order of its blocks one is, 0..1
 float blockTurn(vec2 block, vec2 blocks, float mark) {
-  if (LOADS < 1.5) return (block.y * blocks.x + block.x) / (blocks.x * blocks.y);
-  if (LOADS < 2.5) return unit(pcg4d(uvec4(uint(block.x), uint(block.y), uint(mark), 77u)).x);
+  if (LOADS == LOADS_ROWS) return (block.y * blocks.x + block.x) / (blocks.x * blocks.y);
+  if (LOADS == LOADS_CHANCE) return unit(pcg4d(uvec4(uint(block.x), uint(block.y), uint(mark), 77u)).x);
   return 0.9 * length((block + 0.5) / blocks - 0.5) / 0.71 + 0.1 * unit(pcg4d(uvec4(uint(block.x), uint(block.y), uint(mark), 78u)).x);
 }
 
@@ -81,8 +81,8 @@ Shown shownOn(float mark, bool front) {
   vec2 dx = dFdx(uv);
   vec2 dy = dFdy(uv);
   if (vUv.z > 1.5) return Shown(dark, 1.0, 0.0, 1.0);
-  if (!front && BACK < 0.5) return Shown(dark, 1.0, 0.0, 1.0);
-  if (!front && BACK > 1.5) return NOTHING;
+  if (!front && BACK == BACK_DARK) return Shown(dark, 1.0, 0.0, 1.0);
+  if (!front && BACK == BACK_NONE) return NOTHING;
   bool second = vUv.z > 0.5;
   vec2 wide = max(vec2(uWide, 1.0), vec2(1e-4));
   vec2 inside = min(uv, 1.0 - uv) * wide - EDGE;
@@ -102,7 +102,7 @@ Shown shownOn(float mark, bool front) {
   float cover = 1.0;
   vec2 gx = dx;
   vec2 gy = dy;
-  if (DOTS > 0.5) {
+  if (DOTS != DOTS_NONE) {
     vec2 cells = vec2(max(1.0, floor(DOT_ROWS * ratio + 0.5)), DOT_ROWS);
     vec2 at = uv * cells + (second ? 0.5 : 0.0);
     vec2 cell = floor(at);
@@ -117,18 +117,18 @@ Shown shownOn(float mark, bool front) {
     }
   }
   bool loaded = true;
-  if (LOADS > 0.5) {
+  if (LOADS != LOADS_NONE) {
     vec2 blocks = vec2(max(1.0, floor(BLOCK_ROWS * ratio + 0.5)), BLOCK_ROWS);
     vec2 block = clamp(floor(uv * blocks), vec2(0.0), blocks - 1.0);
     loaded = vFrames.w >= 1.0 || blockTurn(block, blocks, mark) < vFrames.w;
     if (!loaded) {
-      if (BEFORE > 1.5) return NOTHING;
+      if (BEFORE == BEFORE_NONE) return NOTHING;
       from = (block + 0.5) / blocks;
       gx = vec2(1.0 / blocks.x, 0.0);
       gy = vec2(0.0, 1.0 / blocks.y);
     }
   }
-  vec4 picture = loaded || BEFORE < 0.5 ? pictureAt(from, gx, gy) : vec4(0.0, 0.0, 0.0, 1.0);
+  vec4 picture = loaded || BEFORE == BEFORE_COARSE ? pictureAt(from, gx, gy) : vec4(0.0, 0.0, 0.0, 1.0);
   if (LINE_ROWS > 0.5) {
     float at = uv.y * LINE_ROWS - LINE_RUN * uLap;
     float pixel = max(abs(dx.y), abs(dy.y)) * LINE_ROWS;
@@ -136,8 +136,8 @@ Shown shownOn(float mark, bool front) {
     picture.rgb *= 1.0 - LINE_DARK * mix(line, 0.5, smoothstep(0.4, 1.0, pixel));
   }
   // dots together give as much light as the picture without them
-  float light = EMISSION * (second ? BEHIND_LIGHT : 1.0) / (DOTS > 0.5 ? max(dotMean(0.5 - 0.5 * DOT_GAP), 0.05) : 1.0);
-  if (OPEN_GAPS > 0.5 && DOTS > 0.5) there = picture.a * cover;
+  float light = EMISSION * (second ? BEHIND_LIGHT : 1.0) / (DOTS != DOTS_NONE ? max(dotMean(0.5 - 0.5 * DOT_GAP), 0.05) : 1.0);
+  if (OPEN_GAPS > 0.5 && DOTS != DOTS_NONE) there = picture.a * cover;
   else {
     // what is dark must not shine with the dots
     picture.rgb = mix(dark * picture.a / (1.0 + light), picture.rgb, cover);

@@ -1,8 +1,9 @@
 import * as THREE from 'three';
 import { PANEL } from '../../../core/layers/definition';
-import type { PanelLook, Pictured } from '../../../core/layers/drawing';
+import { PANEL_CHOICES, type PanelLook, type Pictured } from '../../../core/layers/drawing';
 import { sizeAt } from '../../../core/pictures/raster';
 import { isHere } from '../../../core/type/here';
+import { constants } from '../../gl/quad';
 import type { Gpu } from '../../gl/gpu';
 import type { LayerFrame } from '../../layer/frame';
 import { PictureArray } from '../../screens/array';
@@ -11,23 +12,28 @@ import { pixels, sizeOf } from '../../screens/pixels';
 import type { Screens } from '../../screens/screens';
 import { standIn } from '../../screens/standIn';
 
+/** The numbers of what is chosen, for the program. */
+export const panelConstants = Object.entries(PANEL_CHOICES)
+  .map(([name, numbers]) => constants(name.toUpperCase(), numbers))
+  .join('');
+
 /** Numbers of PanelLook in fours, as panel.glsl reads them. */
 const FOURS = 6;
 
 function lookNumbers(p: PanelLook): number[] {
   return [
-    ...[p.emission, p.surface, p.opacity, p.back],
+    ...[p.emission, p.surface, p.opacity, PANEL_CHOICES.back[p.back]],
     ...[...p.edgeColour, p.edgeLight],
-    ...[p.edge, p.dots, p.dotRows, p.dotGap],
+    ...[p.edge, PANEL_CHOICES.dots[p.dots], p.dotRows, p.dotGap],
     ...[Number(p.open), Number(p.smooth), p.behindLight, p.lineRows],
-    ...[p.lineDark, p.lineRun, p.loads, p.blockRows],
-    ...[p.before, ...p.run, 0],
+    ...[p.lineDark, p.lineRun, PANEL_CHOICES.loads[p.loads], p.blockRows],
+    ...[PANEL_CHOICES.before[p.before], ...p.run, 0],
   ];
 }
 
 /** Whether panels leave something free even where their pictures do not. */
 const isOpen = (p: PanelLook, numbers: Float32Array): boolean =>
-  p.opacity < 1 || p.open || p.back === 2 || (p.loads > 0 && p.before === 2) || outside(numbers);
+  p.opacity < 1 || p.open || p.back === 'none' || (p.loads !== 'none' && p.before === 'none') || outside(numbers);
 
 /** Whether some part reaches over the border of its picture. */
 function outside(numbers: Float32Array): boolean {
@@ -85,8 +91,8 @@ export class PicturedBodies {
   }
 
   /** Takes what a frame shows. */
-  update(frame: LayerFrame): void {
-    const { panels: numbers, look } = frame;
+  update({ layer, look }: LayerFrame): void {
+    const numbers = this.screens.panelsOf(layer.id);
     if (!numbers || !look.panel) return;
     const values = lookNumbers(look.panel);
     this.uniforms.uPanel.value.forEach((four, i) => four.fromArray(values, i * 4));
@@ -116,12 +122,11 @@ export class PicturedBodies {
     const own = framesIn(numbers, this, () => true);
     // of what is not here the stand-in alone
     const frames = inSight.size === 0 ? new Set([STAND_IN]) : new Set([...own].filter((frame) => inSight.has(frame)));
-    const layers = this.array.take(frames, size, level, of, (frame) => {
+    return this.array.take(frames, size, level, of, (frame) => {
       const raster = hash === undefined || frame === STAND_IN ? null : pixels.at(hash, frame, level);
       // a frame that is damaged may be of another size
       return raster?.width === size[0] && raster.height === size[1] ? raster : standIn(...size);
     });
-    return layers;
   }
 
   dispose(): void {

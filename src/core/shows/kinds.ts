@@ -1,5 +1,5 @@
-import { kinds, type KindValue } from '../../../forms';
-import { serves, type FileKind, type FileRef } from '../../../kept';
+import { kinds, type KindValue } from '../forms';
+import { serves, type FileKind, type FileRef } from '../kept';
 import type { ShowsDefinition } from './definition';
 import { LIST } from './list';
 

@@ -1,6 +1,6 @@
-import { file, form, tag, type ValueOf } from '../../../forms';
-import { stockFile } from '../../../kept';
-import { PICTURES } from '../../../pictures/facts';
+import { file, form, tag, type ValueOf } from '../forms';
+import { stockFile } from '../kept';
+import { PICTURES } from '../pictures/facts';
 import type { ShowsDefinition } from './definition';
 import { ofFile, shared } from './shared';
 

@@ -1,4 +1,4 @@
-import { number, stored } from '../../../forms';
+import { number, stored } from '../forms';
 import { z } from 'zod';
 
 /** Fields of whatever a panel shows. */

@@ -1,17 +1,7 @@
-import {
-  CLIPS,
-  isSeen,
-  legalSpeeds,
-  periodOf,
-  placeAt,
-  shownAt,
-  type ClipFacts,
-  type Join,
-  type Play,
-} from '../../../clips';
-import { choice, file, form, FRAMES, integer, number, tag, type ValueOf } from '../../../forms';
-import { stockFile } from '../../../kept';
-import { hash4, unitFrom } from '../../../random/hash';
+import { CLIPS, isSeen, legalSpeeds, periodOf, placeAt, shownAt, type ClipFacts, type Join, type Play } from '../clips';
+import { choice, file, form, FRAMES, integer, number, tag, type ValueOf } from '../forms';
+import { stockFile } from '../kept';
+import { hash4, unitFrom } from '../random/hash';
 import type { Offer, ShowsDefinition } from './definition';
 import { ofFile, shared } from './shared';
 
@@ -46,14 +36,14 @@ const ClipForm = form({
     when: { field: 'closes', is: ['blended'] },
     hint: 'Frames of the clip that its end and its start share; at most half of it.',
   }),
-  times: integer(1, {
+  times: integer(0, {
     label: 'Plays',
     unit: 'times a lap',
-    min: 1,
+    min: 0,
     max: 1000,
     comfort: 12,
     kept: true,
-    hint: 'Whole times over a lap, to and fro counted as one: so it closes with it.',
+    hint: 'Whole times over a lap, to and fro counted as one, so that it closes; 0: as many as come nearest to its own speed.',
   }),
   start: integer(0, {
     label: 'Starts at',
@@ -98,6 +88,10 @@ interface Panel {
 export const periodSeconds = (clip: ShownClip, { frames, seconds }: ClipFacts): number =>
   (periodOf(clip, frames) / frames) * seconds;
 
+/** Whole times that it plays over a lap. */
+const timesOf = (clip: ShownClip, facts: ClipFacts, lapSeconds: number): number =>
+  clip.times > 0 ? clip.times : legalSpeeds(periodSeconds(clip, facts), lapSeconds, 1)[0].times;
+
 export const clip: ShowsDefinition<ShownClip> = {
   kind: 'clip',
   label: 'Clip',
@@ -106,18 +100,17 @@ export const clip: ShowsDefinition<ShownClip> = {
   takes: 'clip',
   sizeOf: ({ file }) => CLIPS.at(file),
   steps: true,
-  shownAt(shown, panel, frame, lapFrames) {
-    const frames = CLIPS.at(shown.file)?.frames ?? 1;
-    const period = periodOf(shown, frames);
-    const start = shown.start + later(shown, period, panel);
-    return shownAt(shown, frames, placeAt(period, shown.times, frame, lapFrames, start));
-  },
-  fitted(shown, lapSeconds) {
+  shownAt(shown, panel, frame, lap) {
     const facts = CLIPS.at(shown.file);
-    if (!facts) return shown;
-    const best = facts.joins?.[0];
-    const next = { ...shown, ...(best ? closingOf(best) : {}) };
-    return { ...next, times: legalSpeeds(periodSeconds(next, facts), lapSeconds)[0].times };
+    if (!facts) return { first: 0, second: 0, share: 0 };
+    const period = periodOf(shown, facts.frames);
+    const start = shown.start + later(shown, period, panel);
+    const times = timesOf(shown, facts, lap.seconds);
+    return shownAt(shown, facts.frames, placeAt(period, times, frame, lap.frames, start));
+  },
+  fitted(shown) {
+    const best = CLIPS.at(shown.file)?.joins?.[0];
+    return best ? { ...shown, ...closingOf(best) } : shown;
   },
   ownSeam(shown) {
     const joins = CLIPS.at(shown.file)?.joins;
@@ -150,17 +143,18 @@ export const clip: ShowsDefinition<ShownClip> = {
     const speeds = legalSpeeds(periodSeconds(shown, facts), lapSeconds, 4).map(({ times, speed }, i) => ({
       about: 'Plays',
       words: `${times} × at ${speed.toFixed(2)}`,
-      now: shown.times === times,
+      now: times === timesOf(shown, facts, lapSeconds),
       best: i === 0,
-      change: { times },
+      // the nearest stays the nearest when the lap is given another length
+      change: { times: i === 0 ? 0 : times },
     }));
     return [...closings, ...speeds];
   },
   summary(shown, lapSeconds) {
     const facts = CLIPS.at(shown.file);
-    const times = `${shown.times} ${shown.times === 1 ? 'time' : 'times'} a lap`;
-    if (!facts) return times;
-    const speed = (shown.times * periodSeconds(shown, facts)) / lapSeconds;
-    return `${times}, ${speed.toFixed(2)} of its speed`;
+    if (!facts) return 'not here';
+    const times = timesOf(shown, facts, lapSeconds);
+    const speed = (times * periodSeconds(shown, facts)) / lapSeconds;
+    return `${times} ${times === 1 ? 'time' : 'times'} a lap, ${speed.toFixed(2)} of its speed`;
   },
 };

@@ -1,6 +1,12 @@
-import type { ClipFrame } from '../../../clips';
-import type { Form } from '../../../forms';
-import type { FileKind } from '../../../kept';
+import type { ClipFrame } from '../clips';
+import type { Form } from '../forms';
+import type { FileKind } from '../kept';
+
+/** A lap in frames, and how long it lasts. */
+export interface LapLength {
+  frames: number;
+  seconds: number;
+}
 
 /** Something a user may take up for what is shown: what it is called, and what it changes. */
 export interface Offer<S> {
@@ -29,9 +35,9 @@ export interface ShowsDefinition<S extends object> {
    * What it shows on a frame of the lap.
    * @param panel its turn among those that show it, 0..1, and what its chance hangs on
    */
-  shownAt(shown: S, panel: { order: number; key: number; seed: number }, frame: number, lapFrames: number): ClipFrame;
+  shownAt(shown: S, panel: { order: number; key: number; seed: number }, frame: number, lap: LapLength): ClipFrame;
   /** as it is best, once its file is known */
-  fitted?(shown: S, lapSeconds: number): S;
+  fitted?(shown: S): S;
   /** how its own end meets its start; null where nobody has looked */
   ownSeam?(shown: S): {
     ok: boolean;
