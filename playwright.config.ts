@@ -7,7 +7,8 @@ await ensureKernels();
 export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: 'test-results/browser',
-  workers: 1,
+  // drawing keeps a core busy, the interface mostly waits: two at a time take two thirds of the time
+  workers: 2,
   // machines that draw on a busy CPU stall now and then; a test that needs its second try is reported as flaky
   retries: process.env['CI'] ? 1 : 0,
   timeout: 90_000,

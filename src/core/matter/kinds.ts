@@ -1,4 +1,4 @@
-import { kinds, shownPartOf, type KindValue } from '../forms';
+import { flag, kinds, shownPartOf, type KindValue } from '../forms';
 import { MATTER_HEADING, type MatterDefinition } from './definition';
 import { LIST } from './list';
 
@@ -21,3 +21,18 @@ export const matterField = () =>
     group: MATTER_HEADING,
     hint: 'How it gives light back.',
   });
+
+/** What the bodies or the surface of a layer are made of, and what it has to do with shadows: fields of the layer. @param casts at first */
+export const matterFields = (casts = true) => ({
+  matter: matterField(),
+  casts: flag(casts, {
+    label: 'Casts shadows',
+    group: MATTER_HEADING,
+    hint: 'It keeps the light of those lights that cast shadows off what is behind it.',
+  }),
+  receives: flag(true, {
+    label: 'Takes shadows',
+    group: MATTER_HEADING,
+    hint: 'Shadows fall on it; without, it is lit as if nothing stood in the way.',
+  }),
+});

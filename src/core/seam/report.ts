@@ -2,6 +2,7 @@ import type { Piece } from '../piece/schema';
 import { cameraFinding } from './camera';
 import { TOLERANCE, type Finding } from './finding';
 import { layerFinding, shownFindings } from './layers';
+import { lightFindings } from './lights';
 import { sceneSymmetry, type Symmetry } from './symmetry';
 import { valueFindings } from './values';
 
@@ -24,6 +25,7 @@ export function stateReport(piece: Piece): StateReport {
     cameraFinding(piece, g),
     ...seen.map((layer) => layerFinding(piece, layer, g)),
     ...seen.flatMap((layer) => shownFindings(piece, layer)),
+    ...lightFindings(piece, g),
     ...valueFindings(piece),
   ];
   return { ok: findings.every((finding) => finding.ok), symmetry: g, tolerance: TOLERANCE, findings };

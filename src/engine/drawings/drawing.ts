@@ -48,6 +48,8 @@ export interface Behind extends DrawnBase {
 /** What hides what is behind it. */
 export interface MatterDrawn extends DrawnBase {
   readonly stage: 'matter';
+  /** false for what is before everything, and keeps no light off anything */
+  readonly casts?: boolean;
   /** Makes it show one of the layer's moments, at a time 0..1 of the open shutter. */
   show(moment: Moment, time: number): void;
   /** Draws it wherever it is seen. What is sorted draws what was found instead. */

@@ -1,7 +1,6 @@
 import * as THREE from 'three';
-import type { DrawingLook } from '../../core/layers/drawing';
 import { matterOf } from '../../core/matter/kinds';
-import type { Moment } from '../layer/frame';
+import type { LayerFrame, Moment } from '../layer/frame';
 
 type Slot<T> = THREE.IUniform<T>;
 const slot = <T>(value: T): Slot<T> => ({ value });
@@ -43,6 +42,7 @@ const turnedUniforms = () => ({
   uMaterial: slot([new THREE.Vector4(), new THREE.Vector4()]),
   uFade: slot(1),
   uLap: slot(0),
+  uTakes: slot(1),
 });
 
 /** The same of what knows its own repetition. */
@@ -62,8 +62,12 @@ export function showLit(uniforms: ReturnType<typeof turnedUniforms>, moment: Mom
   uniforms.uLap.value = phaseAt(moment, time);
 }
 
-/** What it is made of: a kind's own numbers, as its program reads them. */
-export function setMatter({ uMaterial }: ReturnType<typeof turnedUniforms>, { matter }: DrawingLook): void {
+/** What it is made of: a kind's own numbers, as its program reads them; and whether shadows fall on it. */
+export function setMatter(
+  { uMaterial, uTakes }: ReturnType<typeof turnedUniforms>,
+  { look: { matter }, receives }: Pick<LayerFrame, 'look' | 'receives'>,
+): void {
+  uTakes.value = receives ? 1 : 2;
   const values = matterOf(matter.kind).values(matter);
   uMaterial.value.forEach((four, i) =>
     four.set(values[i * 4] ?? 0, values[i * 4 + 1] ?? 0, values[i * 4 + 2] ?? 0, values[i * 4 + 3] ?? 0),

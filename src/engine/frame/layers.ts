@@ -1,3 +1,4 @@
+import { boxOf } from '../../core/elements/extent';
 import { within } from '../../core/layers/drawing';
 import { definitionOf, type Layer } from '../../core/layers/kinds';
 import type { Piece } from '../../core/piece/schema';
@@ -6,6 +7,7 @@ import type { Behind, Drawn, DrawingMeans, LightDrawn, MatterDrawn } from '../dr
 import type { LayerFrame, Moment, Phases } from '../layer/frame';
 import { GpuLayer } from '../layer/gpuLayer';
 import { Sorter, type SortJob } from '../seen/sorter';
+import type { Box } from '../shadows/fit';
 import type { FrameRequest } from './request';
 import type { Shot } from './shot';
 import { visibleParts, type VisiblePart } from './visible';
@@ -16,6 +18,15 @@ interface Shown<D extends Drawn> {
   moment: Moment;
   at: readonly VisiblePart[];
 }
+/** Something that keeps light off what is behind it. */
+export interface Caster {
+  drawn: MatterDrawn;
+  moment: Moment;
+  frame: LayerFrame;
+  /** what it is at some phases follows from this; null where that is not known */
+  keyOf(phases: readonly number[]): string | null;
+}
+
 export type ShownMatter = Shown<MatterDrawn>;
 export type ShownLight = Shown<LightDrawn>;
 
@@ -24,6 +35,9 @@ export interface ShownLayers {
   behind: Behind | null;
   matter: readonly ShownMatter[];
   light: readonly ShownLight[];
+  casters: readonly Caster[];
+  /** a box around all matter within reach, metres in the world */
+  things: Box;
   /** whether leaving out particles may save time */
   thins: boolean;
   /** whether it has shapes that may be coarser */
@@ -115,6 +129,7 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLa
   let behind: Behind | null = null;
   const matter: ShownMatter[] = [];
   const light: ShownLight[] = [];
+  const casters: Caster[] = [];
   for (const [{ drawn: all }, frame] of layers) {
     const { frames } = frame.piece.lap;
     const now = frameAt(shot.phase, frames);
@@ -124,7 +139,11 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLa
         const parts = at.get(drawn) ?? [];
         if (!within(drawn.shown, now, frames) || (drawn.momentary && index > 0)) continue;
         if (drawn.stage === 'behind') behind ??= drawn;
-        else if (drawn.stage === 'matter') matter.push({ drawn, moment, at: parts });
+        else if (drawn.stage === 'matter') {
+          matter.push({ drawn, moment, at: parts });
+          if (frame.casts && drawn.casts !== false)
+            casters.push({ drawn, moment, frame, keyOf: (phases) => stateKey(frame, moment, phases) });
+        }
         else light.push({ drawn, moment, at: parts });
       }
     });
@@ -132,5 +151,38 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLa
   const thins = light.reduce((sum, { drawn }) => sum + (drawn.thins ?? 0), 0) >= MANY;
   const solid = layers.some(([{ drawn }]) => drawn.some(({ stage }) => stage !== 'light'));
   const coarsens = matter.some(({ drawn }) => drawn.sorting !== undefined);
-  return { behind, matter, light, solid, thins, coarsens };
+  const things = boxAround(
+    layers.filter(([{ drawn }]) => drawn.some(({ stage }) => stage === 'matter')).map(([, frame]) => frame),
+    shot,
+  );
+  return { behind, matter, light, casters, things, solid, thins, coarsens };
+}
+
+/** What elements of a moment, and what acts on their vertices, follow from; null where the latter is more than numbers. */
+function stateKey({ pipeline, layer }: LayerFrame, { state }: Moment, phases: readonly number[]): string | null {
+  const values = [...pipeline.piece, ...pipeline.space].flatMap((step) =>
+    phases.flatMap((phase) => [...Object.values(step.values(phase)), ...Object.values(step.reach?.(phase) ?? {})]),
+  );
+  return values.every((value) => typeof value !== 'object' || Array.isArray(value))
+    ? `${layer.id} ${state} ${JSON.stringify(values)}`
+    : null;
+}
+
+/** A box around all that some layers have within the reach of the camera; a small one about it where they have nothing. */
+function boxAround(frames: readonly LayerFrame[], { pose }: Shot): Box {
+  const low: Box['low'] = [Infinity, Infinity, Infinity];
+  const high: Box['high'] = [-Infinity, -Infinity, -Infinity];
+  for (const { extent, once, piece } of frames) {
+    const box = boxOf(extent);
+    if (!once) {
+      // in every tile
+      box.low[2] = pose.position[2] - piece.look.reach;
+      box.high[2] = pose.position[2] + piece.look.reach;
+    }
+    for (let k = 0; k < 3; k++) {
+      low[k] = Math.min(low[k], Math.max(box.low[k], pose.position[k] - piece.look.reach));
+      high[k] = Math.max(high[k], Math.min(box.high[k], pose.position[k] + piece.look.reach));
+    }
+  }
+  return low.every((v, k) => v < high[k]) ? { low, high } : { low: [...pose.position], high: [...pose.position] };
 }

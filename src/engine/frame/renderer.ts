@@ -10,6 +10,7 @@ import type { Need } from '../effects/program';
 import { Context } from '../gl/context';
 import type { Gpu } from '../gl/gpu';
 import { Quad, Stage } from '../gl/quad';
+import { Shadows } from '../shadows/shadows';
 import { Screens } from '../screens/screens';
 import { HeldLayers, type ShownLayers } from './layers';
 import { lightTargets } from './levels';
@@ -43,6 +44,7 @@ export class Renderer {
   private readonly screens = new Screens();
   private readonly layers: HeldLayers;
   private readonly sum: Sum;
+  private readonly shadows: Shadows;
   private readonly effects: EffectComposer;
   private readonly picture: ShownPicture;
   private targets: Targets | null = null;
@@ -64,6 +66,7 @@ export class Renderer {
     const gpu: Gpu = { renderer, stage, quad: new Quad(stage), noteLoss };
     this.layers = new HeldLayers({ gpu, view: this.view, screens: this.screens });
     this.sum = new Sum(gpu, this.view);
+    this.shadows = new Shadows(gpu, this.view);
     this.effects = new EffectComposer(gpu);
     this.picture = new ShownPicture(gpu);
   }
@@ -145,6 +148,7 @@ export class Renderer {
     const shown = this.layers.at(piece, shot, request);
     const { thins: particles, coarsens: shapes } = shown;
     this.lessens = { particles, shapes };
+    this.shadows.begin(piece, shot, request, shown.casters, shown.things);
     clearSky(view);
     shown.behind?.surround();
     this.sum.clear(targets);
@@ -156,6 +160,7 @@ export class Renderer {
     const few = setPass(view, piece, shot, pass, shown.solid);
     const { t } = pass.lens;
     if (shown.solid) {
+      this.shadows.draw(pass);
       this.sum.begin(targets);
       for (const { drawn, moment, at } of shown.matter) {
         drawn.show(moment, t);
@@ -225,6 +230,7 @@ export class Renderer {
   dispose(): void {
     this.layers.dispose();
     this.sum.dispose();
+    this.shadows.dispose();
     this.targets?.dispose();
     this.effects.dispose();
     this.picture.dispose();

@@ -67,10 +67,11 @@ export class Sum {
   }
 
   /** Takes what a frame's background and matter are lit by. */
-  setLook({ look }: Piece): void {
+  setLook(piece: Piece): void {
+    const { look } = piece;
     this.background.uCentre.value.set(...hexToLinear(look.background));
     this.background.uEdge.value.set(...hexToLinear(look.backgroundEdge));
-    this.lighting.plain.light(look);
+    this.lighting.plain.light(piece);
   }
 
   /** Empties the targets that light is drawn into. */

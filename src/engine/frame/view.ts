@@ -6,6 +6,7 @@ import type { Piece } from '../../core/piece/schema';
 import { evaluateAnimated } from '../../core/time/animated';
 import { skyUniforms } from '../drawings/dome/sky';
 import { lightUniforms, setLights } from '../lights/table';
+import { shadowUniforms } from '../shadows/uniforms';
 import { viewMatrix, type Shot } from './shot';
 import type { FrameRequest } from './request';
 
@@ -20,6 +21,7 @@ const FEW_PASSES = 2;
 export const makeView = () => ({
   ...skyUniforms(),
   ...lightUniforms(),
+  ...shadowUniforms(),
   uPicture: { value: new THREE.Vector2() },
   uPixelFocal: { value: 1 },
   uApertureHalf: { value: 0 },
@@ -71,7 +73,6 @@ export function setFrame(
   view.uViewMid.value.copy(shot.mid);
   view.uViewClose.value.copy(shot.close);
   view.uErrorPx.value = passes <= FEW_PASSES ? ERROR_PX.live * coarseness : ERROR_PX.finished;
-  setLights(view, look, phase);
   view.uAperture.value.set(
     bladesAt(flight, phase),
     evaluateAnimated(flight.bladeTurn, phase) / 360,
@@ -99,6 +100,8 @@ export function setPass(view: View, piece: Piece, shot: Shot, { lens, index, tot
     total === 1 ? shot.mid : viewMatrix(piece, shot.openPhase + (shot.closePhase - shot.openPhase) * lens.t),
   );
   view.uTime.value = lens.t;
+  const { frames } = piece.lap;
+  setLights(view, piece, total === 1 ? shot.phase : shot.openPhase + (shot.closePhase - shot.openPhase) * lens.t, shot.phase * frames);
   const slices = solid ? total : Math.min(total, SMALL_SLICES);
   view.uSmallSlices.value = slices;
   view.uShare.value = 1 / total;

@@ -14,6 +14,9 @@ export interface VisiblePart {
   part: Part;
 }
 
+/** From where parts are looked at: the camera, or a light. */
+export type Onlooker = Pick<Shot, 'pose' | 'open' | 'mid' | 'close' | 'back'>;
+
 /** Repetitions looked at to either side, however short the tile and however wide what is in it. */
 const MOST_TILES = 512;
 
@@ -45,7 +48,7 @@ function depthRange(
  */
 export function visibleParts(
   { piece, extent, once }: Pick<LayerFrame, 'piece' | 'extent' | 'once'>,
-  shot: Shot,
+  shot: Onlooker,
   parts: readonly Part[],
 ): VisiblePart[] {
   const { tile } = piece;
@@ -80,7 +83,7 @@ export function visibleParts(
 }
 
 /** How much the view turns while the shutter is open, as the largest change of a rotation matrix's entry. */
-function shutterTurn(shot: Shot): number {
+function shutterTurn(shot: Onlooker): number {
   let most = 0;
   for (let i = 0; i < 11; i++)
     if (i % 4 !== 3) most = Math.max(most, Math.abs(shot.open.elements[i] - shot.close.elements[i]));

@@ -30,6 +30,9 @@ export class ElementPass {
   private readonly picked = { uPicked: { value: GROUP } };
   /** what each slot was worked out from last */
   private readonly states: unknown[][] = [];
+  /** the number of the run that each slot holds, among all there ever were */
+  private readonly numbers: number[] = [];
+  private static runs = 0;
 
   constructor(
     private readonly gpu: Gpu,
@@ -45,6 +48,11 @@ export class ElementPass {
       uGradient: { value: gradient },
       uRest: { value: this.rest },
     });
+  }
+
+  /** What a slot holds is the same where this is. */
+  stateOf(slot: number): number {
+    return this.numbers[slot] ?? 0;
   }
 
   get count(): number {
@@ -75,6 +83,7 @@ export class ElementPass {
     const { [slot]: before } = this.states as (unknown[] | undefined)[];
     if (before?.length === state.length && state.every((value, i) => Object.is(value, before[i]))) return target;
     this.states[slot] = state;
+    this.numbers[slot] = ++ElementPass.runs;
     this.picked.uPicked.value = picked;
     target.viewport.set(0, 0, target.width, rows);
     this.gpu.quad.draw(this.gpu.renderer, this.material, target);

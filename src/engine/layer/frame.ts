@@ -21,6 +21,8 @@ export interface Moment {
   fade: number;
   openPhase: number;
   closePhase: number;
+  /** what its elements are while the shutter is open follows from this */
+  state: string;
 }
 
 /** A layer at one frame. All that its drawings, and the passes of the frame, need of it is worked out here, once. */
@@ -33,6 +35,9 @@ export interface LayerFrame {
   /** it stands once in the world rather than in every tile */
   once: boolean;
   look: DrawingLook;
+  /** it keeps light off what is behind it, and others keep light off it */
+  casts: boolean;
+  receives: boolean;
   /** the colours of its gradient, 256 in a row */
   colours: THREE.Texture;
   /** the present one first */

@@ -104,6 +104,7 @@ export class GpuLayer {
         fade: light,
         openPhase: first,
         closePhase: last,
+        state: `${this.elements.stateOf(echo * 2)} ${last === first ? '' : this.elements.stateOf(echo * 2 + 1)}`,
       };
     });
     this.frame = {
@@ -114,6 +115,8 @@ export class GpuLayer {
       extent: layerExtent(piece, layer),
       once: standsOnce(piece, layer),
       look: definition.look(layer, worldOf(piece), phase),
+      casts: 'casts' in layer && layer.casts,
+      receives: !('receives' in layer) || layer.receives,
       colours: this.gradient,
       moments,
       density,

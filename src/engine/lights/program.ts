@@ -1,54 +1,99 @@
-import { LIGHTS, MOST_LIGHTS, type LightKind } from '../../core/look/lights/kinds';
+import { LIGHTS, lightOf, type LightKind } from '../../core/look/lights/kinds';
+import type { Piece } from '../../core/piece/schema';
+import { lightSlots } from '../../core/world/lights';
+import { MOST_AROUND, MOST_FLAT, shadowSlots } from '../shadows/slots';
+import shadowSource from '../shadows/shadow.glsl?raw';
 import { PROGRAMS } from './list';
 
 /**
- * How one kind of light acts. `on` a surface from a direction, `vec3 light_on(Light light, Surface s)`: what the surface gives
- * back of it (matter/brdf.glsl); or `from` around, `vec3 light_from(Light light, vec3 d, float rough)`: how bright it is
- * in direction d for what sees it as roughly as that. All names of its own begin with `light_`.
+ * How one kind of light acts. One that shines on surfaces: `vec3 light_on(Light light, Surface s)`, what the surface gives back of it
+ * (matter/brdf.glsl); one that is around: `vec3 light_from(Light light, vec3 d, float rough)`, how bright it is in direction d for
+ * what sees it as roughly as that. All names of its own begin with `light_`.
  */
 export interface LightProgram {
-  shines: 'on' | 'from';
   glsl: string;
 }
 
 /** Vectors of four numbers that a light takes in the table. */
-export const LIGHT_ROWS = 4;
+export const LIGHT_ROWS = 6;
 
-/** The program of a kind. */
-export const programOf = (kind: LightKind): LightProgram => PROGRAMS[kind];
+/** One row of the table, as the program has it: a kind, and what its shadow is looked up in. */
+export interface LitRow {
+  kind: LightKind;
+  /** from which square on, and its number among those of one view, or of six; null for none */
+  shadow: { square: number; number: number; around: boolean } | null;
+}
 
-const own = (kind: LightKind): string => programOf(kind).glsl.replaceAll('light_', `${kind}_`);
+/** The rows of the table of a piece; programs are the same where the key is. */
+export function litOf(piece: Piece): { rows: LitRow[]; key: string } {
+  const { slots } = shadowSlots(piece);
+  const rows = lightSlots(piece).map(({ light }, row): LitRow => {
+    const slot = slots[row];
+    return {
+      kind: light.kind,
+      shadow: slot && { square: slot.square, number: slot.number, around: slot.sees === 'around' },
+    };
+  });
+  return { rows, key: JSON.stringify(rows) };
+}
+
+const own = (kind: LightKind): string => PROGRAMS[kind].glsl.replaceAll('light_', `${kind}_`);
 
 /** The light at a place of the table. */
 const at = (i: number): string => {
   const row = (k: number): string => `uLights[${i * LIGHT_ROWS + k}]`;
-  return `Light(${row(0)}.rgb, ${row(0)}.a, ${row(1)}.xyz, ${row(2)}, ${row(3)})`;
+  return `Light(${row(0)}.rgb, ${row(0)}.a, ${row(1)}.xyz, ${row(1)}.w, ${row(2)}.xyz, ${row(2)}.w, ${row(3)}, ${row(4)}, ${row(5)}.xyz, ${row(5)}.w)`;
 };
+
+/** How much of a light is not kept off by what stands in its way. */
+function seenOf(row: LitRow, i: number): string {
+  if (!row.shadow) return '';
+  const { square, number, around } = row.shadow;
+  const light = at(i);
+  const how =
+    around
+      ? `shadowAround(${square}, uShadowEye[${number}], uShadowFocal, ${light}.reach, s)`
+      : `shadowIn(${square}, uShadowView[${number}], uShadowLens[${number}].x, uShadowLens[${number}].y, uShadowLens[${number}].z, s, towards(${light}, s))`;
+  return ` * mix(1.0, ${how}, ${light}.shade * s.shaded)`;
+}
 
 /**
  * What some lights do, one after another: `lightOn(surface)`, the light that a surface gives back, and
  * `lightFrom(direction, roughness)`, how bright it is around. Written out for the lights there are: a loop with a table that is
  * looked up by a changing number takes twice as long where there is no graphics card.
  * Needs matter/brdf.glsl and drawings/dome/sky.glsl in front of it.
- * @param kinds of the lights in the table, in its order
+ * @param rows of the table, in its order
  */
-export function lightsProgram(kinds: readonly LightKind[]): string {
-  const sumOf = (shines: LightProgram['shines'], args: string): string =>
-    kinds
-      .map((kind, i) => (programOf(kind).shines === shines ? `  sum += ${kind}_${shines}(${at(i)}, ${args});\n` : ''))
-      .join('');
+export function lightsProgram(rows: readonly LitRow[]): string {
+  const around = (kind: LightKind): boolean => lightOf(kind).around === true;
+  const on = rows.map((row, i) =>
+    around(row.kind) ? '' : `  sum += ${row.kind}_on(${at(i)}, s)${seenOf(row, i)};\n`,
+  );
+  const from = rows.map(({ kind }, i) => (around(kind) ? `  sum += ${kind}_from(${at(i)}, d, rough);\n` : ''));
+  const shadows = rows.some(({ shadow }) => shadow !== null)
+    ? `uniform mat4 uShadowView[${MOST_FLAT}];
+uniform vec4 uShadowLens[${MOST_FLAT}];
+uniform float uShadowFocal;
+uniform vec3 uShadowEye[${MOST_AROUND}];
+${shadowSource}
+vec3 towards(Light light, Surface s) { return light.reach > 0.0 ? normalize(light.place - s.place) : light.from; }
+`
+    : '';
   return `
-struct Light { vec3 colour; float strength; vec3 from; vec4 a; vec4 b; };
-uniform vec4 uLights[${MOST_LIGHTS * LIGHT_ROWS}];
+struct Light { vec3 colour; float strength; vec3 from; float size; vec3 place; float reach; vec4 a; vec4 b; vec3 side; float shade; };
+uniform vec4 uLights[${Math.max(1, rows.length) * LIGHT_ROWS}];
 uniform float uSurround;     // brightness of what is around
-${LIGHTS.names.map(own).join('\n')}
-vec3 lightOn(Surface s) {
+${LIGHTS.names
+  .filter((name) => rows.some(({ kind }) => kind === name))
+  .map(own)
+  .join('\n')}
+${shadows}vec3 lightOn(Surface s) {
   vec3 sum = vec3(0.0);
-${sumOf('on', 's')}  return sum;
+${on.join('')}  return sum;
 }
 vec3 lightFrom(vec3 d, float rough) {
   vec3 sum = vec3(0.0);
-${sumOf('from', 'd, rough')}  // what is rough sees a wide patch of the sky: its direction drawn towards upright
+${from.join('')}  // what is rough sees a wide patch of the sky: its direction drawn towards upright
   vec3 sky = uSky.x > 0.0 ? skyColour(normalize(mix(d, vec3(0.0, 1.0, 0.0), 0.35 * rough))) : vec3(0.0);
   return uSurround * sum + sky;
 }

@@ -1,33 +1,38 @@
 import * as THREE from 'three';
-import { lightOf, MOST_LIGHTS, type Light } from '../../core/look/lights/kinds';
-import type { Look } from '../../core/look/form';
+import { lightRows, MOST_ROWS } from '../../core/world/lights';
+import type { Piece } from '../../core/piece/schema';
 import { evaluateAnimated } from '../../core/time/animated';
-import { LIGHT_ROWS, programOf } from './program';
+import { LIGHT_ROWS } from './program';
+import { lobesTexture } from './softBox/softBox';
 
 /** The table of the lights, as every shader knows it that shades matter. */
 export const lightUniforms = () => ({
-  uLights: { value: Array.from({ length: MOST_LIGHTS * LIGHT_ROWS }, () => new THREE.Vector4()) },
+  uLights: { value: Array.from({ length: MOST_ROWS * LIGHT_ROWS }, () => new THREE.Vector4()) },
   uSurround: { value: 1 },
+  uLobes: { value: lobesTexture() },
 });
 
-const shining = (look: Look, shines: 'on' | 'from'): Light[] =>
-  look.lights.filter(({ kind, off }) => !off && programOf(kind).shines === shines);
-
-/** The lights that are on, as they stand in the table: first those that shine on surfaces, then those that are around. */
-export const tableOf = (look: Look): Light[] => [...shining(look, 'on'), ...shining(look, 'from')];
-
-/** Writes the lights that are on into the table. */
-export function setLights({ uLights, uSurround }: ReturnType<typeof lightUniforms>, look: Look, phase: number): void {
-  const master = evaluateAnimated(look.rig, phase);
-  tableOf(look).forEach((light, i) => {
-    const { colour, strength, from: direction, own = [] } = lightOf(light.kind).at(light, phase);
-    // what is around has a master of its own, which the shader multiplies by
-    const [red, green, blue] = programOf(light.kind).shines === 'on' ? colour.map((v) => v * master) : colour;
+/**
+ * Writes the lights that are on into the table.
+ * @param phase not wrapped
+ * @param frame of the lap, not rounded: on which a light that shines for a stretch is on or not
+ */
+export function setLights(
+  { uLights, uSurround }: Pick<ReturnType<typeof lightUniforms>, 'uLights' | 'uSurround'>,
+  piece: Piece,
+  phase: number,
+  frame: number,
+): void {
+  lightRows(piece, phase, frame).forEach((light, i) => {
+    const { colour, strength, from, size = 0, place = [0, 0, 0], reach = 0, own = [], side = [1, 0, 0], shade } = light;
     const rows = uLights.value.slice(i * LIGHT_ROWS, (i + 1) * LIGHT_ROWS);
-    rows[0].set(red, green, blue, strength);
-    rows[1].set(...direction, 0);
-    rows[2].set(own[0] ?? 0, own[1] ?? 0, own[2] ?? 0, own[3] ?? 0);
-    rows[3].set(own[4] ?? 0, own[5] ?? 0, own[6] ?? 0, own[7] ?? 0);
+    rows[0].set(...colour, strength);
+    rows[1].set(...from, size);
+    rows[2].set(...place, reach);
+    rows[3].set(own[0] ?? 0, own[1] ?? 0, own[2] ?? 0, own[3] ?? 0);
+    rows[4].set(own[4] ?? 0, own[5] ?? 0, own[6] ?? 0, own[7] ?? 0);
+    rows[5].set(...side, shade);
   });
-  uSurround.value = look.surround * master;
+  // what is around has a master of its own besides the one of all lights
+  uSurround.value = piece.look.surround * evaluateAnimated(piece.look.rig, phase);
 }

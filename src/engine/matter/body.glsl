@@ -2,10 +2,11 @@
 // `matterOf` of one kind. SHINES is defined for a kind that shines by a program of its own.
 uniform vec4 uMaterial[2];  // eight numbers of the kind's own
 uniform float uLap;         // phase, for what moves over it
+uniform float uTakes;       // 1 where shadows fall on it, 2 where not
 
 // n: unit normal towards the viewer; v: unit direction to the viewer; base: its colour; mark: its key; own: place on the body, where
-// matter shines by a program of its own, else 0. All directions are the world's.
-struct Body { vec3 n; vec3 v; vec3 base; vec3 own; float mark; };
+// matter shines by a program of its own, else 0; place: in the world. All directions are the world's.
+struct Body { vec3 n; vec3 v; vec3 base; vec3 own; float mark; vec3 place; };
 
 // what matter is; glow: it gives off its colour by itself so many times; opaque: how far it is there. Of matter that shines by
 // a program of its own the colour is the light it gives back, and what it is otherwise does not count
@@ -18,7 +19,7 @@ void keep(Matter m, vec3 n, float depth, bool partly, float soft) {
 #ifdef SHINES
   keepShone(m.colour, depth, partly, soft);
 #else
-  outSurface = vec4(octahedron(n), 1.0, depth);
+  outSurface = vec4(octahedron(n), uTakes, depth);
   outColour = vec4(m.colour, m.glow);
   outManner = vec4(m.rough, m.metal, float(partly), soft);
 #endif

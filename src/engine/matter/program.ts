@@ -1,14 +1,12 @@
 import type * as THREE from 'three';
 import { joinSources } from '../../core/kernel/kernel';
-import type { Look } from '../../core/look/form';
-import type { LightKind } from '../../core/look/lights/kinds';
+import type { Piece } from '../../core/piece/schema';
 import type { MatterKind } from '../../core/matter/kinds';
 import { sources as hashSources } from '../../core/random/hash.gen';
 import skySource from '../drawings/dome/sky.glsl?raw';
 import type { Uniforms } from '../gl/gpu';
 import { rawMaterial, setFragment } from '../gl/quad';
-import { lightsProgram } from '../lights/program';
-import { tableOf } from '../lights/table';
+import { lightsProgram, litOf, type LitRow } from '../lights/program';
 import brdfSource from './brdf.glsl?raw';
 import { PROGRAMS } from './list';
 import bodySource from './body.glsl?raw';
@@ -30,7 +28,7 @@ export interface MatterProgram {
 export const isOpaque = (kind: MatterKind): boolean => PROGRAMS[kind].opaque;
 
 /** Shading under some lights, as a program has it in front. */
-export const shadingSource = (lights: readonly LightKind[]): string =>
+export const shadingSource = (lights: readonly LitRow[]): string =>
   joinSources(hashSources) + skySource + brdfSource + lightsProgram(lights) + shineSource;
 
 /** Matter hides what is behind it. */
@@ -42,33 +40,32 @@ export class LitProgram {
 
   constructor(
     readonly material: THREE.RawShaderMaterial,
-    private readonly source: (lights: readonly LightKind[]) => string,
+    private readonly source: (lights: readonly LitRow[]) => string,
   ) {}
 
-  /** Takes the lights of a look. */
-  light(look: Look): void {
-    const kinds = tableOf(look).map(({ kind }) => kind);
-    const now = kinds.join(' ');
-    if (now === this.lights) return;
-    this.lights = now;
-    setFragment(this.material, this.source(kinds));
+  /** Takes the lights of a piece. */
+  light(piece: Piece): void {
+    const { rows, key } = litOf(piece);
+    if (key === this.lights) return;
+    this.lights = key;
+    setFragment(this.material, this.source(rows));
   }
 }
 
 /** Defined in both programs of what is made of matter that shines by a program of its own. */
 const SHINES = '#define SHINES\n';
 
-/** The material of something made of a kind of matter: `take` follows the lights of a look where the kind's program needs them. */
+/** The material of something made of a kind of matter: `take` follows the lights of a piece where the kind's program needs them. */
 export function matterMaterial(
   kind: MatterKind,
   [vertex, fragment]: readonly [string, string],
   uniforms: Uniforms,
   side: THREE.Side,
-): { material: THREE.RawShaderMaterial; take: (look: Look) => void } {
+): { material: THREE.RawShaderMaterial; take: (piece: Piece) => void } {
   const { shines, glsl }: MatterProgram = PROGRAMS[kind];
-  const source = (lights: readonly LightKind[]): string =>
+  const source = (lights: readonly LitRow[]): string =>
     (shines ? SHINES + shadingSource(lights) : joinSources(hashSources)) + surfaceSource + bodySource + glsl + fragment;
   const material = rawMaterial((shines ? SHINES : '') + vertex, source([]), uniforms, { ...SOLID, side });
   const lit = shines ? new LitProgram(material, source) : null;
-  return { material, take: (look) => lit?.light(look) };
+  return { material, take: (piece) => lit?.light(piece) };
 }

@@ -1,6 +1,6 @@
 // What a pass keeps of the matter that it sees, for every pixel that of what is nearest: frame/lighting.frag.glsl turns it
 // into light, once a pixel.
-layout(location = 0) out vec4 outSurface;  // normal in the world as an octahedron, whether it is lit later, depth in metres
+layout(location = 0) out vec4 outSurface;  // normal in the world as an octahedron; 1 lit later, 2 that without shadows, 0 not; depth in metres
 layout(location = 1) out vec4 outColour;   // linear colour; what it gives off by itself is that times the fourth number
 layout(location = 2) out vec4 outManner;   // roughness, share that is metal, whether it is only partly there, metres of blur besides the lens's
 

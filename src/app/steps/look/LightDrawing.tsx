@@ -1,20 +1,25 @@
 import { useId, type ReactNode } from 'react';
 import { linearToHex } from '../../../core/colour/colour';
-import { directionOf, type LightRecord } from '../../../core/look/lights/definition';
-import { lightOf, type Light, type LightKind } from '../../../core/look/lights/kinds';
+import { dimmed, directionOf } from '../../../core/look/lights/definition';
+import type { FarBox } from '../../../core/look/lights/farBox/farBox';
+import type { Light, LightKind } from '../../../core/look/lights/kinds';
+import type { PointLight } from '../../../core/look/lights/point/point';
 import type { SoftBox } from '../../../core/look/lights/softBox/softBox';
+import type { Spot } from '../../../core/look/lights/spot/spot';
 import type { Sun } from '../../../core/look/lights/sun/sun';
 import type { Surroundings } from '../../../core/look/lights/surroundings/surroundings';
+import { evaluateAnimated } from '../../../core/time/animated';
 
 /** What a drawing knows of a light besides its values: its colour now, and a name for what it defines. */
 interface Now {
   colour: string;
+  phase: number;
   id: string;
 }
 
 /** A ball lit from where the sun stands; one that shines against the camera leaves a rim. */
-const sun = (light: Sun, { colour, id }: Now): ReactNode => {
-  const [aside, above, behind] = directionOf(light);
+const sun = (light: Sun, { colour, id, phase }: Now): ReactNode => {
+  const [aside, above, behind] = directionOf(light, phase);
   return (
     <svg viewBox="0 0 44 32" width="44" height="32">
       <defs>
@@ -36,8 +41,8 @@ const sun = (light: Sun, { colour, id }: Now): ReactNode => {
 };
 
 /** A rectangle where the box is, over a ball that reflects it. */
-const softBox = (light: SoftBox, { colour }: Now): ReactNode => {
-  const [aside, above] = directionOf(light);
+const farBox = (light: FarBox, { colour, phase }: Now): ReactNode => {
+  const [aside, above] = directionOf(light, phase);
   const [wide, high] = [Math.min(22, 2 + 7 * light.wide), Math.min(20, 2 + 7 * light.high)];
   const [x, y] = [22 + 13 * aside, 16 - 10 * above];
   return (
@@ -61,8 +66,66 @@ const surroundings = (light: Surroundings, { colour, id }: Now): ReactNode => (
   </svg>
 );
 
+/** A beam from above onto a floor, as wide as its cone; broken where it falls through a pattern. */
+const spot = (light: Spot, { colour, id, phase }: Now): ReactNode => {
+  const half = Math.min(19, 24 * Math.tan((evaluateAnimated(light.cone, phase) * Math.PI) / 360));
+  return (
+    <svg viewBox="0 0 44 32" width="44" height="32">
+      <defs>
+        <linearGradient id={id} x1="0" y1="0" x2="0" y2="1">
+          <stop offset="0" stopColor={colour} stopOpacity="0.85" />
+          <stop offset="1" stopColor={colour} stopOpacity="0.1" />
+        </linearGradient>
+      </defs>
+      <path d={`M22 3L${22 - half} 27H${22 + half}Z`} fill={`url(#${id})`} />
+      <ellipse
+        cx="22"
+        cy="27"
+        rx={half}
+        ry="2.6"
+        fill={colour}
+        opacity="0.8"
+        {...(light.mask === 'none' ? {} : { stroke: 'var(--field)', strokeWidth: 6, strokeDasharray: '2 3' })}
+      />
+      <circle cx="22" cy="4" r="2.2" fill={colour} />
+    </svg>
+  );
+};
+
+/** A bright panel, and what it throws before it. */
+const softBox = (light: SoftBox, { colour, id, phase }: Now): ReactNode => {
+  const high = Math.max(5, Math.min(24, 12 * evaluateAnimated(light.high, phase)));
+  const wide = Math.max(4, Math.min(16, 6 * evaluateAnimated(light.wide, phase)));
+  return (
+    <svg viewBox="0 0 44 32" width="44" height="32">
+      <defs>
+        <linearGradient id={id}>
+          <stop offset="0" stopColor={colour} stopOpacity="0.7" />
+          <stop offset="1" stopColor={colour} stopOpacity="0" />
+        </linearGradient>
+      </defs>
+      <path d={`M${6 + wide} ${16 - high / 2}L42 2V30L${6 + wide} ${16 + high / 2}Z`} fill={`url(#${id})`} />
+      <rect x="6" y={16 - high / 2} width={wide} height={high} rx="1.5" fill={colour} />
+    </svg>
+  );
+};
+
+/** A lamp with its glow, as far as it reaches. */
+const point = (light: PointLight, { colour, id, phase }: Now): ReactNode => (
+  <svg viewBox="0 0 44 32" width="44" height="32">
+    <defs>
+      <radialGradient id={id}>
+        <stop offset="0.1" stopColor={colour} stopOpacity="0.8" />
+        <stop offset="1" stopColor={colour} stopOpacity="0" />
+      </radialGradient>
+    </defs>
+    <circle cx="22" cy="16" r={Math.min(15, 6 + evaluateAnimated(light.reach, phase))} fill={`url(#${id})`} />
+    <circle cx="22" cy="16" r={Math.min(6, 2 + 12 * evaluateAnimated(light.radius, phase))} fill={colour} />
+  </svg>
+);
+
 /** The small drawing of each kind of light, from its own values. */
-const DRAWINGS = { sun, softBox, surroundings } satisfies {
+const DRAWINGS = { spot, softBox, point, sun, farBox, surroundings } satisfies {
   [K in LightKind]: (light: Extract<Light, { kind: K }>, now: Now) => ReactNode;
 };
 
@@ -71,14 +134,17 @@ interface Drawing {
 }
 
 /** The colour of a light as the display can show it: dimmed, never brighter than its own. */
-function shown({ colour, strength }: LightRecord): string {
+function shown(light: Light, phase: number): string {
+  const colour = dimmed(light.colour, light.dimmer, phase);
   const most = Math.max(1, ...colour);
-  return strength > 0 ? linearToHex([colour[0] / most, colour[1] / most, colour[2] / most]) : '#000000';
+  return evaluateAnimated(light.strength, phase) > 0
+    ? linearToHex([colour[0] / most, colour[1] / most, colour[2] / most])
+    : '#000000';
 }
 
 /** A light in miniature. */
 export function LightDrawing({ light, phase }: { light: Light; phase: number }) {
   const id = useId();
   const drawing: Drawing = { of: DRAWINGS[light.kind] };
-  return drawing.of(light, { colour: shown(lightOf(light.kind).at(light, phase)), id });
+  return drawing.of(light, { colour: shown(light, phase), phase, id });
 }

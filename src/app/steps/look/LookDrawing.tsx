@@ -5,7 +5,11 @@ import type { Look, LOOK_HEADINGS } from '../../../core/look/form';
 
 /** How strong a light is at a moment, its master included. */
 const level = (light: Light, look: Look, phase: number): number =>
-  light.off ? 0 : light.strength * evaluateAnimated(light.dimmer, phase) * evaluateAnimated(look.rig, phase);
+  light.off
+    ? 0
+    : evaluateAnimated(light.strength, phase) *
+      evaluateAnimated(light.dimmer, phase) *
+      evaluateAnimated(look.rig, phase);
 
 /** A small drawing of what a card of the look does, in the piece's own colours. */
 export function LookDrawing({ name, look, phase }: { name: keyof typeof LOOK_HEADINGS; look: Look; phase: number }) {

@@ -1,7 +1,7 @@
 import { placement } from '../../elements/place/form';
 import { animated, choice, form, gradient, heading, integer, number, tag, type ValueOf, shownIf } from '../../forms';
 import { layerBase, layerSeed } from '../base';
-import { matterField } from '../../matter/kinds';
+import { matterFields } from '../../matter/kinds';
 
 const shape = heading('Backdrop');
 const sky = heading('Sky');
@@ -99,7 +99,7 @@ export const BackdropForm = form({
     when: studio,
     hint: 'Radius of the bend between floor and wall.',
   }),
-  ...shownIf({ matter: matterField(), ...placement }, studio),
+  ...shownIf({ ...matterFields(false), ...placement }, studio),
   ...layerSeed,
 });
 export type BackdropLayer = ValueOf<typeof BackdropForm>;

@@ -3,7 +3,7 @@ import { placement } from '../../elements/place/form';
 import { form, shownIf, tag, without, type ValueOf } from '../../forms';
 import { sourceFields } from '../../solids/source';
 import { layerBase, layerSeed } from '../base';
-import { matterField } from '../../matter/kinds';
+import { matterFields } from '../../matter/kinds';
 import { gradientField, patchCyclesField, patchField, placeByField, spreadField } from '../tint';
 
 const PLACES = { order: 'By order', chance: 'By chance', height: 'By height', noise: 'By noise' };
@@ -19,7 +19,7 @@ export const CopiesForm = form({
   spread: spreadField(),
   placeScale: patchField(2),
   placeCycles: patchCyclesField(),
-  matter: matterField(),
+  ...matterFields(),
   once: placement.once,
   ...shownIf(without(placement, 'once'), OFF_ROUTE),
   ...layerSeed,

@@ -1,6 +1,6 @@
 import { choice, form, heading, integer, number, tag, type ValueOf } from '../../forms';
 import { layerBase, layerSeed } from '../base';
-import { matterField } from '../../matter/kinds';
+import { matterFields } from '../../matter/kinds';
 import { gradientField, patchField, placeByField, spreadField } from '../tint';
 
 const PLACES = { height: 'By height', slope: 'By slope', noise: 'By noise' };
@@ -135,7 +135,7 @@ export const GroundForm = form({
   placeBy: placeByField('height', PLACES, 'a place', [land]),
   spread: spreadField(),
   placeScale: patchField(3),
-  matter: matterField(),
+  ...matterFields(),
   ...layerSeed,
 });
 export type GroundLayer = ValueOf<typeof GroundForm>;

@@ -1,7 +1,7 @@
 import { choice, form, heading, integer, layerRef, number, tag, type ValueOf } from '../../forms';
 import { SPECIES, type SpeciesName } from '../../plants/species';
 import { layerBase, layerSeed } from '../base';
-import { matterField } from '../../matter/kinds';
+import { matterFields } from '../../matter/kinds';
 import { gradientField, placeByField, spreadField } from '../tint';
 
 /** Bodies that may be scattered besides plants, standing on their foot. */
@@ -199,7 +199,7 @@ export const PlantsForm = form({
   gradient: gradientField(['#14201c', '#3f5a43', '#b79a5c']),
   placeBy: placeByField('chance', PLACES, 'a plant'),
   spread: spreadField(),
-  matter: matterField(),
+  ...matterFields(),
   ...layerSeed,
 });
 export type PlantsLayer = ValueOf<typeof PlantsForm>;

@@ -16,7 +16,7 @@ import {
   type Condition,
   type ValueOf,
 } from '../../forms';
-import { matterField } from '../../matter/kinds';
+import { matterFields } from '../../matter/kinds';
 import { solidsWith, solidWords } from '../../solids/solids';
 import type { OnFrames } from '../../time/exposure';
 import { layerBase, layerSeed } from '../base';
@@ -347,7 +347,7 @@ export const ScreenForm = form({
   gradient: gradientField(['#ffffff']),
   placeBy: placeByField('order', PLACES, 'a panel'),
   spread: spreadField(),
-  matter: matterField(),
+  ...matterFields(),
   once: placement.once,
   ...shownIf(without(placement, 'once'), OFF_ROUTE),
   ...layerSeed,

@@ -1,6 +1,6 @@
 import { stockFile } from '../../kept';
 import { choice, file, flag, form, heading, integer, number, tag, text, type ValueOf } from '../../forms';
-import { matterField } from '../../matter/kinds';
+import { matterFields } from '../../matter/kinds';
 import type { OnFrames } from '../../time/exposure';
 import { layerBase, layerSeed } from '../base';
 import { gradientField, placeByField, spreadField } from '../tint';
@@ -167,7 +167,7 @@ export const TitleForm = form({
   gradient: gradientField(['#e8e2d4', '#f6f2e8']),
   placeBy: placeByField('order', PLACES, 'a letter'),
   spread: spreadField(),
-  matter: matterField(),
+  ...matterFields(),
   ...standingFields,
   ...layerSeed,
 });

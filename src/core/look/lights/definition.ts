@@ -1,21 +1,44 @@
 import { z } from 'zod';
 import { hexToLinear } from '../../colour/colour';
-import { animated, colour, number, stored, type Form } from '../../forms';
-import type { Vec3 } from '../../space/vector';
+import { animated, choice, colour, FRAMES, flag, heading, number, stored, type Form } from '../../forms';
+import type { LightPoint } from '../../lens/lightPoint';
+import type { Quaternion, Vec3 } from '../../space/vector';
 import { evaluateAnimated, type Animated } from '../../time/animated';
+import type { Stretch } from './stretch';
+
+/** Where a light stands in the world at a moment: metres, and what turns its own axes (x right, y up, it shines along −z) into the world's. */
+export interface Standing {
+  place: Vec3;
+  rotation: Quaternion;
+}
 
 /**
  * What a light is at a moment, in a form that all kinds share: a row of the table the shader goes through.
- * Colours are linear; directions point from what is lit to the light, in the world's axes.
+ * Colours are linear; directions are the world's, of length 1, and point from what is lit to the light.
  */
 export interface LightRecord {
   colour: Vec3;
   /** what the colour is multiplied by in the shader */
   strength: number;
+  /** of what shines along one way, the way back */
   from: Vec3;
+  /** metres */
+  place?: Vec3;
+  /** its own way to the right */
+  side?: Vec3;
+  /** radius in metres; of what is far away as a share of its distance */
+  size?: number;
+  /** metres at which it ends; 0 where it does not */
+  reach?: number;
   /** eight numbers of the kind's own */
   own?: readonly number[];
 }
+
+/**
+ * What a light sees of what it shines on, for its shadow: everything within an angle (radians from its middle to its edge), everything
+ * around, or all that comes along one way; from how near on, in metres.
+ */
+export type Sees = { as: 'cone'; half: number } | { as: 'around' } | { as: 'parallel' };
 
 /** What the core and the interface know about one kind of light. One definition per folder of `lights/`; its program is the engine's. */
 export interface LightDefinition<L extends object> {
@@ -24,10 +47,24 @@ export interface LightDefinition<L extends object> {
   /** one sentence */
   describe: string;
   form: Form<L>;
-  at(light: L, phase: number): LightRecord;
+  /** it has a place in the world: see standing.ts */
+  placed?: boolean;
+  /** it is what is around, which is seen in what reflects, rather than what shines on surfaces */
+  around?: boolean;
+  /** @param at where it stands; of what has no place, and hangs on nothing, the world's middle */
+  at(light: L, phase: number, at: Standing): LightRecord;
+  /** how it is looked from for its shadow; null where it casts none */
+  sees?(light: L, phase: number): Sees | null;
+  /** a point of it for a pass, metres in its own axes: every light has a size */
+  pointOf?(light: L, phase: number, at: LightPoint): Vec3;
   /** in a few words, for the card */
   summary(light: L, phase: number): string;
 }
+
+const when = heading('When', 1);
+const shade = heading('Shadow', 1);
+const stretched = { group: when, when: { field: 'shines', is: ['stretch'] } };
+const frames = { ...FRAMES, min: 0, max: 100_000, comfort: 240, decimals: 0, ...stretched };
 
 /** Fields every light has. */
 export const lightBase = {
@@ -36,16 +73,51 @@ export const lightBase = {
   off: stored(z.boolean(), false),
 };
 
+/** When it shines. */
+export const lightStretch = {
+  shines: choice(
+    'always',
+    { always: 'All the lap', stretch: 'For a stretch' },
+    { label: 'Shines', group: when, hint: 'All the lap, or from one frame up to another.' },
+  ),
+  from: number(0, { label: 'From', ...frames, hint: 'Frame of the lap on which it comes on.' }),
+  to: number(60, {
+    label: 'Up to',
+    ...frames,
+    hint: 'Frame on which it is off again; earlier than the first, it shines across the seam.',
+  }),
+  fadeIn: number(12, { label: 'Comes over', ...frames, hint: 'Frames over which it comes on; 0 at once.' }),
+  fadeOut: number(12, { label: 'Goes over', ...frames, hint: 'Frames over which it goes, before its end.' }),
+};
+
+/** A light's stretch as the lap knows it; null for always. */
+export const stretchOf = (light: {
+  shines: 'always' | 'stretch';
+  from: number;
+  to: number;
+  fadeIn: number;
+  fadeOut: number;
+}): Stretch | null => (light.shines === 'always' ? null : light);
+
+/** Whether it casts shadows. */
+export const lightShadow = (on: boolean) => ({
+  shadow: flag(on, {
+    label: 'Casts shadows',
+    group: shade,
+    hint: 'What stands in its way keeps its light off; softly, since every light has a size. Layers say whether they cast and take shadows.',
+  }),
+});
+
 /** How strong and of what colour it is. */
 export const brightness = (hex: string, strength: number) => ({
   colour: colour(hex, { label: 'Colour', hint: 'Its colour, as through a filter.' }),
-  strength: number(strength, {
+  strength: animated(strength, {
     label: 'Strength',
     unit: '×',
     min: 0,
-    max: 1000,
+    max: 100_000,
     comfort: 4,
-    hint: 'How strong the lamp is beside the others.',
+    hint: 'How strong the lamp is: matt white that faces it one metre away is as bright as white at 1; of a light without a place, at any distance.',
   }),
   dimmer: animated(1, {
     label: 'Dimmer',
@@ -68,13 +140,17 @@ export const dimmed = (hex: string, dimmer: Animated, phase: number): Vec3 => {
 export const direction = ([x, y, z]: Vec3) => {
   const range = { min: -1, max: 1, decimals: 2 };
   return {
-    aside: number(x, {
+    aside: animated(x, {
       label: 'From the right',
       ...range,
       hint: 'Share of its direction to the right; below 0 from the left.',
     }),
-    above: number(y, { label: 'From above', ...range, hint: 'Share of its direction upwards; below 0 from beneath.' }),
-    behind: number(z, {
+    above: animated(y, {
+      label: 'From above',
+      ...range,
+      hint: 'Share of its direction upwards; below 0 from beneath.',
+    }),
+    behind: animated(z, {
       label: 'From behind',
       ...range,
       hint: 'Share of its direction from behind the camera; below 0 from ahead, against the camera.',
@@ -82,19 +158,28 @@ export const direction = ([x, y, z]: Vec3) => {
   };
 };
 
+interface Directed {
+  aside: Animated;
+  above: Animated;
+  behind: Animated;
+}
+
 /** Directions this near to a length of 1 are taken as they are. */
 const NEAR_ONE = 0.01;
 
 /** A direction of length 1, within a hundredth; from above where none is said. */
-export function directionOf({ aside, above, behind }: { aside: number; above: number; behind: number }): Vec3 {
+export function unitOf([aside, above, behind]: Vec3): Vec3 {
   const length = Math.hypot(aside, above, behind);
   if (length < 1e-6) return [0, 1, 0];
   return Math.abs(length - 1) <= NEAR_ONE ? [aside, above, behind] : [aside / length, above / length, behind / length];
 }
 
+/** The direction of a light at a phase. */
+export const directionOf = ({ aside, above, behind }: Directed, phase: number): Vec3 =>
+  unitOf([evaluateAnimated(aside, phase), evaluateAnimated(above, phase), evaluateAnimated(behind, phase)]);
+
 /** Where a direction lies, in words. */
-export function directionWords(light: { aside: number; above: number; behind: number }): string {
-  const [aside, above, behind] = directionOf(light);
+export function directionWords([aside, above, behind]: Vec3): string {
   const words = [
     Math.abs(aside) > 0.35 ? (aside > 0 ? 'right' : 'left') : '',
     Math.abs(above) > 0.35 ? (above > 0 ? 'above' : 'beneath') : '',
@@ -102,3 +187,7 @@ export function directionWords(light: { aside: number; above: number; behind: nu
   ].filter((word) => word !== '');
   return `from ${words.join(', ')}`;
 }
+
+/** Its strength in words. */
+export const strengthWords = (strength: Animated, phase: number): string =>
+  `${Number(evaluateAnimated(strength, phase).toPrecision(3))} ×`;

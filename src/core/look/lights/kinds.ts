@@ -23,20 +23,30 @@ export const lightName = ({ kind, name }: Light): string => name || lightOf(kind
 
 /**
  * What a new look has: a warm key from the right behind the camera, a cool fill from the left, a rim from ahead, and three
- * soft boxes that polished things reflect.
+ * far boxes that polished things reflect.
  */
 export const standardLights = (): Light[] => [
   newLight('sun', 'key', { name: 'Key' }),
-  newLight('sun', 'fill', { name: 'Fill', colour: '#8fb4e0', strength: 0.9, aside: -0.86, above: 0.12, behind: 0.49 }),
-  newLight('sun', 'rim', { name: 'Rim', colour: '#cfe4ff', strength: 2.2, aside: -0.25, above: 0.55, behind: -0.8 }),
-  newLight('softBox', 'top', { name: 'Box above', lamp: 'warm', strength: 1.5, wide: 2.2, high: 1.1 }),
-  newLight('softBox', 'right', {
+  newLight('sun', 'fill', {
+    name: 'Fill',
+    colour: '#8fb4e0',
+    strength: 0.29,
+    ...{ aside: -0.86, above: 0.12, behind: 0.49, shadow: false },
+  }),
+  newLight('sun', 'rim', {
+    name: 'Rim',
+    colour: '#cfe4ff',
+    strength: 0.7,
+    ...{ aside: -0.25, above: 0.55, behind: -0.8, shadow: false },
+  }),
+  newLight('farBox', 'top', { name: 'Box above', lamp: 'warm', strength: 1.5, wide: 2.2, high: 1.1 }),
+  newLight('farBox', 'right', {
     name: 'Box on the right',
     colour: '#ffe9cf',
     strength: 0.5,
     ...{ aside: 0.958, above: 0.287, behind: 0, wide: 0.44, high: 1.7 },
   }),
-  newLight('softBox', 'left', {
+  newLight('farBox', 'left', {
     name: 'Box on the left',
     colour: '#8fb4e0',
     strength: 0.9,

@@ -3,9 +3,10 @@ import { demoPiece } from '../../../../tests/pieces';
 import { hexToLinear } from '../../colour/colour';
 import { parsePiece } from '../../world/open';
 import { LOOK } from '../form';
-import { directionOf } from './definition';
+import { directionOf, type Standing } from './definition';
 import { lightName, lightOf, LIGHTS, lightsTrouble, newLight, standardLights, type Light } from './kinds';
 
+const MIDDLE: Standing = { place: [0, 0, 0], rotation: [0, 0, 0, 1] };
 const SWUNG = { law: 'swing', middle: 1, reach: 0.5, cycles: 2, wave: 'sine', shift: 0.1 } as const;
 
 describe('the lights of a look', () => {
@@ -20,17 +21,17 @@ describe('the lights of a look', () => {
   it.each(LIGHTS.names.map((kind) => [kind]))('a %s is a row of the table at every phase', (kind) => {
     const light = newLight(kind, 'a', { dimmer: { ...SWUNG, cycles: 3 } });
     for (let i = 0; i <= 20; i++) {
-      const { colour, strength, from, own = [] } = lightOf(kind).at(light, i / 20);
+      const { colour, strength, from, own = [] } = lightOf(kind).at(light, i / 20, MIDDLE);
       for (const v of [...colour, strength, ...from, ...own]) expect(Number.isFinite(v)).toBe(true);
       expect(own.length).toBeLessThanOrEqual(8);
       expect(Math.abs(Math.hypot(...from) - 1)).toBeLessThanOrEqual(0.01);
     }
-    expect(lightOf(kind).at(light, 0)).toEqual(lightOf(kind).at(light, 1));
+    expect(lightOf(kind).at(light, 0, MIDDLE)).toEqual(lightOf(kind).at(light, 1, MIDDLE));
     expect(lightOf(kind).summary(light, 0.3)).toMatch(/\d/);
   });
 
   it('a direction of any length is made one of length 1; none is from above', () => {
-    const of = (aside: number, above: number, behind: number) => directionOf({ aside, above, behind });
+    const of = (aside: number, above: number, behind: number) => directionOf({ aside, above, behind }, 0);
     const long = of(0.2, -0.4, 0.4);
     [1 / 3, -2 / 3, 2 / 3].forEach((v, k) => expect(long[k]).toBeCloseTo(v, 14));
     expect(of(0, 0, 0)).toEqual([0, 1, 0]);
@@ -45,8 +46,8 @@ describe('the lights of a look', () => {
       [0, 1, 0],
       [0, -1, 0],
     ]) {
-      const box = newLight('softBox', 'a', { aside, above, behind });
-      const { from, own = [] } = lightOf('softBox').at(box, 0);
+      const box = newLight('farBox', 'a', { aside, above, behind });
+      const { from, own = [] } = lightOf('farBox').at(box, 0, MIDDLE);
       const [x, y, z] = own;
       expect(y).toBe(0);
       expect(x * from[0] + y * from[1] + z * from[2]).toBeCloseTo(0, 9);
@@ -56,7 +57,7 @@ describe('the lights of a look', () => {
 
   it('a dimmer takes light away and nothing else', () => {
     const sun = newLight('sun', 'a', { dimmer: 0.25 });
-    const { colour } = lightOf('sun').at(sun, 0);
+    const { colour } = lightOf('sun').at(sun, 0, MIDDLE);
     hexToLinear('#ffe9cf').forEach((v, k) => expect(colour[k]).toBeCloseTo(v / 4, 14));
   });
 
@@ -81,8 +82,11 @@ describe('a document with the three lights of version 4', () => {
     return found;
   };
 
-  it('without lights of its own has those of a new look', () => {
-    expect(look({ rig: 1 }).lights).toEqual(standardLights());
+  it('without lights of its own has those of a new look, as strong as they were and without shadows', () => {
+    const old = standardLights().map((light) =>
+      light.kind === 'sun' ? { ...light, strength: expect.closeTo(light.strength as number, 1) as number, wide: 0, shadow: false } : light,
+    );
+    expect(look({ rig: 1 }).lights).toEqual(old);
   });
 
   it('keeps its colours, and its boxes at the sides are dimmed as the lights were', () => {

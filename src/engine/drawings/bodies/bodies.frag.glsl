@@ -30,6 +30,7 @@ void main() {
   vec3 v = toEye(vView);
   // back into the world: the view has no scale
   vec3 toViewer = transpose(mat3(uView)) * v;
+  vec3 world = transpose(mat3(uView)) * (vView - uView[3].xyz);
   vec3 n = normalize(vNormal);
 #ifdef CUT
   if (vOut < 0.0) discard;
@@ -42,7 +43,7 @@ void main() {
 #ifdef PICTURED
   Shown shown = shownOn(vMark, gl_FrontFacing);
   vec3 base = shown.colour * vLook.rgb * uLight;
-  Matter m = matterOf(Body(n, toViewer, base * shown.gives, vOwn, vMark));
+  Matter m = matterOf(Body(n, toViewer, base * shown.gives, vOwn, vMark, world));
 #ifdef SHINES
   m.colour += base * shown.light;
 #else
@@ -50,7 +51,7 @@ void main() {
 #endif
   m.opaque *= shown.there * OPACITY;
 #else
-  Matter m = matterOf(Body(n, toViewer, vLook.rgb * uLight, vOwn, vMark));
+  Matter m = matterOf(Body(n, toViewer, vLook.rgb * uLight, vOwn, vMark, world));
 #endif
   bool partly = false;
 #ifndef ENTIRE

@@ -107,6 +107,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     let steps = vertexSteps(pipeline);
     return {
       stage: 'matter',
+      casts: rides !== 'over',
       parts,
       shown,
       sorting: {
@@ -127,9 +128,9 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         own.uTile.value = frame.piece.tile;
         picture?.update(frame);
         own.uDetails.value[1] = Number(isOpaque(matter) && picture?.partly !== true);
-        setMatter(own, frame.look);
+        setMatter(own, frame);
         if (frame.look.cut) own.uCut.value.set(...frame.look.cut);
-        for (const { take } of materials) take(frame.piece.look);
+        for (const { take } of materials) take(frame.piece);
       },
       show(moment, time) {
         now = moment.index;

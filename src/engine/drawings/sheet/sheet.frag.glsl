@@ -30,5 +30,6 @@ void main() {
   vec2 slope = ripples(vWorld.xz) / (1.0 + depth * depth * 0.004);
   vec3 n = normalize(normalize(vNormal) - vec3(slope.x, 0.0, slope.y));
   if (dot(n, v) < 0.0) n = -n;
-  keep(matterOf(Body(n, v, vLook * uLight, vWorld, 0.0)), n, depth, false);
+  vec3 world = transpose(mat3(uView)) * (vView - uView[3].xyz);
+  keep(matterOf(Body(n, v, vLook * uLight, vWorld, 0.0, world)), n, depth, false);
 }

@@ -74,13 +74,14 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
           });
         },
       },
-      update({ look, piece }) {
+      update(frame) {
+        const { look, piece } = frame;
         const { strength = 0, size = 1, cycles = 0 } = look.ripple ?? {};
         own.uRipple.value.set(strength, 1 / size, cycles);
         own.uRippleTile.value = Math.max(1, Math.round(piece.tile / size)) / piece.tile;
         own.uTile.value = piece.tile;
-        setMatter(own, look);
-        take(piece.look);
+        setMatter(own, frame);
+        take(piece);
       },
       show(moment, time) {
         now = moment.index;

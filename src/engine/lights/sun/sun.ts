@@ -1,4 +1,4 @@
 import type { LightProgram } from '../program';
 import glsl from './sun.glsl?raw';
 
-export const sun: LightProgram = { shines: 'on', glsl };
+export const sun: LightProgram = { glsl };

@@ -1,4 +1,4 @@
 import type { LightProgram } from '../program';
 import glsl from './surroundings.glsl?raw';
 
-export const surroundings: LightProgram = { shines: 'from', glsl };
+export const surroundings: LightProgram = { glsl };

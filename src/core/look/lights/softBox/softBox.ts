@@ -1,56 +1,75 @@
-import { choice, form, number, tag, type ValueOf } from '../../../forms';
-import type { Vec3 } from '../../../space/vector';
+import { animated, form, heading, number, tag, type ValueOf } from '../../../forms';
+import { rotate } from '../../../space/vector';
+import { evaluateAnimated } from '../../../time/animated';
 import {
   brightness,
   dimmed,
-  direction,
-  directionOf,
-  directionWords,
   lightBase,
+  lightShadow,
+  lightStretch,
+  strengthWords,
   type LightDefinition,
 } from '../definition';
+import { aiming, reaching, standing } from '../standing';
+import { facingFactor } from './factor';
 
-/** Whites of lamps, linear. Ours: a neutral one and one a little warmer, as studio light is. */
-const LAMPS: Readonly<Record<'neutral' | 'warm', Vec3>> = { neutral: [1, 1, 1], warm: [1, 0.97, 0.92] };
-
-const side = { unit: '× distance', min: 0.01, max: 20, comfort: 3, decimals: 2 };
+const box = heading('Box');
+const side = { unit: 'm', min: 0.01, max: 1000, comfort: 6, decimals: 2, group: box };
 
 const SoftBoxForm = form({
   ...lightBase,
   kind: tag('softBox'),
-  lamp: choice(
-    'neutral',
-    { neutral: 'Neutral', warm: 'Warm white' },
-    { label: 'Lamp', hint: 'White of the lamp in it.' },
-  ),
-  ...brightness('#ffffff', 1),
-  ...direction([0, 1, 0]),
-  wide: number(1, { label: 'Width', ...side, hint: 'Width as a multiple of its distance.' }),
-  high: number(1, { label: 'Height', ...side, hint: 'Height as a multiple of its distance.' }),
+  ...brightness('#ffffff', 4),
+  ...standing([-2, 3, 3]),
+  ...aiming(40, -40),
+  ...reaching(20),
+  wide: animated(1.6, { label: 'Width', ...side, hint: 'Metres from side to side.' }),
+  high: animated(1, { label: 'Height', ...side, hint: 'Metres from edge to edge.' }),
+  soft: number(0.3, {
+    label: 'Softness',
+    min: 0,
+    max: 1,
+    group: box,
+    hint: 'How much it falls off towards its edges: 0 is as bright there as in its middle.',
+  }),
+  ...lightShadow(true),
+  ...lightStretch,
 });
 export type SoftBox = ValueOf<typeof SoftBoxForm>;
 
-/** Unit vector along a box's width: level, and square to its direction; to the right for one straight above or beneath. */
-function widthOf([x, , z]: Vec3): Vec3 {
-  const length = Math.hypot(x, z);
-  return length < 1e-6 ? [1, 0, 0] : directionOf({ aside: z, above: 0, behind: -x });
-}
+/** Half sides of the even rectangle that stands for one that falls off towards its edges; it gives as much light. */
+const halvesOf = ({ wide, high, soft }: SoftBox, phase: number): [number, number] => {
+  const even = (1 - 0.35 * soft) / 2;
+  return [even * evaluateAnimated(wide, phase), even * evaluateAnimated(high, phase)];
+};
+
+/** Angle from its middle within which its shadow is looked for; beyond it little of its light is left. */
+const SEES = (65 * Math.PI) / 180;
 
 export const softBox: LightDefinition<SoftBox> = {
   kind: 'softBox',
   label: 'Soft box',
-  describe: 'A bright rectangle far away, which polished things reflect and rough ones feel as soft light.',
+  describe: 'A bright rectangle in the world that shines one way: soft light, and a highlight of its own shape.',
   form: SoftBoxForm,
-  at(light, phase) {
-    const [red, green, blue] = dimmed(light.colour, light.dimmer, phase);
-    const lamp = LAMPS[light.lamp];
-    const from = directionOf(light);
+  placed: true,
+  at(light, phase, { place, rotation }) {
+    const [x, y] = halvesOf(light, phase);
     return {
-      colour: [red * lamp[0], green * lamp[1], blue * lamp[2]],
-      strength: light.strength,
-      from,
-      own: [...widthOf(from), 0, light.wide / 2, light.high / 2],
+      colour: dimmed(light.colour, light.dimmer, phase),
+      // its radiance: however large it is, matt white one metre before it is as bright as its strength says
+      strength: evaluateAnimated(light.strength, phase) / facingFactor(2 * x, 2 * y, 1),
+      from: rotate(rotation, [0, 0, 1]),
+      side: rotate(rotation, [1, 0, 0]),
+      place,
+      reach: evaluateAnimated(light.reach, phase),
+      own: [x, y],
     };
   },
-  summary: (light) => `${light.wide} × ${light.high} · ${light.strength} × · ${directionWords(light)}`,
+  sees: ({ shadow }) => (shadow ? { as: 'cone', half: SEES } : null),
+  pointOf(light, phase, [u, v]) {
+    const [x, y] = halvesOf(light, phase);
+    return [x * (2 * u - 1), y * (2 * v - 1), 0];
+  },
+  summary: (light, phase) =>
+    `${evaluateAnimated(light.wide, phase).toFixed(1)} × ${evaluateAnimated(light.high, phase).toFixed(1)} m · ${strengthWords(light.strength, phase)}${light.shadow ? ' · shadows' : ''}`,
 };

@@ -1,0 +1,96 @@
+import { lightName, type Light } from '../look/lights/kinds';
+import type { Hanging } from '../look/lights/standing';
+import type { Piece } from '../piece/schema';
+import { rotate, scale, type Vec3 } from '../space/vector';
+import { lightRows, lightSlots, type LightRow } from '../world/lights';
+import { smallest, SLOPE_TOLERANCE, TOLERANCE, type Finding, type Repair } from './finding';
+import { applySymmetry, symmetryRotation, type Symmetry } from './symmetry';
+
+/** What hangs on the camera goes with it; only light that surrounds may be turned unseen. */
+const onCamera = (piece: Piece, light: Light): Repair => ({
+  says: 'Let it turn with the camera',
+  path: ['look', 'lights', piece.look.lights.indexOf(light), 'hangs'],
+  value: 'camera',
+});
+
+/**
+ * What a light is, as numbers that may be compared, and how large they are: place and direction in metres and shares, colour times
+ * strength as a share of the greatest of the two sides.
+ */
+function numbersOf(row: LightRow, g: Symmetry | null): number[] {
+  const turned = (v: Vec3): Vec3 => (g ? rotate(symmetryRotation(g), v) : v);
+  const moved = (v: Vec3): Vec3 => (g ? applySymmetry(g, v) : v);
+  const given = scale(row.colour, row.strength);
+  return [
+    ...(row.place ? moved(row.place) : [0, 0, 0]),
+    ...turned(row.from),
+    ...(row.side ? turned(row.side) : [0, 0, 0]),
+    ...given,
+    row.size ?? 0,
+    row.reach ?? 0,
+    ...(row.own ?? []),
+  ];
+}
+
+const apart = (a: readonly number[], b: readonly number[]): number => Math.hypot(...a.map((v, i) => v - b[i]));
+
+/** How a light goes on from the end of the lap to its start, under what carries the scene from one to the next. */
+export function lightFindings(piece: Piece, g: Symmetry): Finding[] {
+  // where nothing is made of anything, nothing is lit
+  if (!piece.layers.some((layer) => !layer.hidden && 'matter' in layer)) return [];
+  const slots = lightSlots(piece);
+  const { frames } = piece.lap;
+  const seen = new Map<Light, number[]>();
+  slots.forEach(({ light }, row) => seen.set(light, [...(seen.get(light) ?? []), row]));
+  // what is on for a stretch belongs to the frame on its own side of the seam
+  const at = (phase: number, frame: number): LightRow[] => lightRows(piece, phase, frame);
+  return [...seen].map(([light, rows]) => {
+    const of = (phase: number, carried: boolean): number[][] => {
+      const all = at(phase, carried ? 0 : frames);
+      return rows.map((row) => numbersOf(all[row], carried ? g : null));
+    };
+    // repetitions are numbered from the camera, so they go with it as the world does
+    const [end, start] = [of(1, false), of(0, true)];
+    const far = Math.max(1, ...end.flatMap((numbers) => numbers.slice(0, 3).map(Math.abs)));
+    const sizeOf = (numbers: readonly number[]): number => Math.max(0.05, Math.hypot(...numbers.slice(3)));
+    const gap = Math.max(...end.map((numbers, i) => apart(numbers, start[i]) / Math.max(far * 1e-3, sizeOf(numbers))));
+    const slopeGapOver = (h: number): number => {
+      const [b1, b2, a1, a2] = [of(1 - h, false), of(1 - 2 * h, false), of(h, true), of(2 * h, true)];
+      return Math.max(
+        ...end.map((e, i) => {
+          const before = e.map((v, k) => (3 * v - 4 * b1[i][k] + b2[i][k]) / (2 * h));
+          const after = start[i].map((v, k) => (-3 * v + 4 * a1[i][k] - a2[i][k]) / (2 * h));
+          return apart(before, after) / Math.max(Math.hypot(...before), Math.hypot(...after), 0.05 * sizeOf(e));
+        }),
+      );
+    };
+    const slopeGap = gap < TOLERANCE ? smallest(slopeGapOver) : 0;
+    const ok = gap < TOLERANCE && slopeGap < SLOPE_TOLERANCE;
+    const hangs = (light as Partial<Hanging>).hangs ?? null;
+    const repair = !ok && gap >= TOLERANCE && hangs === 'world' && g.turns !== 0 ? onCamera(piece, light) : null;
+    return {
+      id: `light:${light.id}`,
+      subject: lightName(light),
+      layerId: null,
+      ok,
+      gap,
+      slopeGap,
+      repair,
+      says: ok ? okWords(hangs, g, rows.length) : openWords(hangs, g, gap),
+    };
+  });
+}
+
+function okWords(hangs: Hanging['hangs'] | null, g: Symmetry, of: number): string {
+  if (hangs === 'camera') return 'goes with the camera, and is as strong on both sides';
+  if (of > 1) return `stands in every tile, and is as strong on both sides`;
+  return g.kind === 'identity' ? 'comes back to its place, colour and strength' : 'is the same on both sides';
+}
+
+function openWords(hangs: Hanging['hangs'] | null, g: Symmetry, gap: number): string {
+  if (gap < TOLERANCE) return 'changes at another speed on both sides of the seam';
+  if (hangs === 'world' && g.turns !== 0)
+    return 'stands still in a world that is looked at from another side after the lap: it would have to turn too, or hang on the camera';
+  return `does not come back: it is ${(gap * 100).toFixed(gap < 0.1 ? 2 : 0)} % of itself off`;
+}
+

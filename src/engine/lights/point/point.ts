@@ -1,0 +1,4 @@
+import type { LightProgram } from '../program';
+import glsl from './point.glsl?raw';
+
+export const point: LightProgram = { glsl };

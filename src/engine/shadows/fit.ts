@@ -1,0 +1,67 @@
+import type { Vec3 } from '../../core/space/vector';
+
+/** A box between two corners. */
+export interface Box {
+  low: Vec3;
+  high: Vec3;
+}
+
+/** The smallest box around some points, as they are in axes of its own. */
+export function boxOf(points: readonly Vec3[], axes: readonly [Vec3, Vec3, Vec3]): Box {
+  const low: Vec3 = [Infinity, Infinity, Infinity];
+  const high: Vec3 = [-Infinity, -Infinity, -Infinity];
+  for (const p of points)
+    axes.forEach((axis, k) => {
+      const at = axis[0] * p[0] + axis[1] * p[1] + axis[2] * p[2];
+      low[k] = Math.min(low[k], at);
+      high[k] = Math.max(high[k], at);
+    });
+  return { low, high };
+}
+
+/** The corners of a box. */
+export const cornersOf = ({ low, high }: Box): Vec3[] =>
+  Array.from({ length: 8 }, (_, i): Vec3 => [
+    i & 1 ? high[0] : low[0],
+    i & 2 ? high[1] : low[1],
+    i & 4 ? high[2] : low[2],
+  ]);
+
+/** What a light that comes along one way looks at: the middle of its square in its own axes, half its side, and how deep it looks. */
+export interface Fitted {
+  middle: Vec3;
+  half: number;
+  /** metres before and behind the middle */
+  before: number;
+  behind: number;
+}
+
+/**
+ * The square that holds what is seen and takes shadows, with all before it that may cast one.
+ * @param seen corners of what the lens sees, metres, and `things` of all that there is, both in the world
+ * @param axes right, up and back of the light, of length 1
+ * @param side pixels of the square: it moves by whole ones and grows in steps, so that shadows do not crawl
+ */
+export function fitted(
+  seen: readonly Vec3[],
+  things: readonly Vec3[],
+  axes: readonly [Vec3, Vec3, Vec3],
+  side: number,
+): Fitted {
+  const lens = boxOf(seen, axes);
+  const all = boxOf(things, axes);
+  const both = (k: number): [number, number] => {
+    const [low, high] = [Math.max(lens.low[k], all.low[k]), Math.min(lens.high[k], all.high[k])];
+    // what there is may be out of sight
+    return low <= high ? [low, high] : [lens.low[k], lens.low[k] + 1e-3];
+  };
+  const [x, y, z] = [both(0), both(1), both(2)];
+  const wide = Math.max(x[1] - x[0], y[1] - y[0], 0.05);
+  const half = 2 ** (Math.ceil(Math.log2(wide) * 4) / 4) / 2 / (1 - 4 / side);
+  const px = (2 * half) / side;
+  const middle = (of: [number, number]): number => Math.round((of[0] + of[1]) / 2 / px) * px;
+  const [depthLow, depthHigh] = [z[0], Math.max(all.high[2], z[1])];
+  const centre = (depthLow + depthHigh) / 2;
+  const deep = (depthHigh - depthLow) / 2 + 0.5;
+  return { middle: [middle(x), middle(y), centre], half, before: deep, behind: deep };
+}

@@ -1,0 +1,314 @@
+import * as THREE from 'three';
+import type { LightRow } from '../../core/world/lights';
+import { lightRows, lightSlots, seesOf } from '../../core/world/lights';
+import { lightOf } from '../../core/look/lights/kinds';
+import type { Piece } from '../../core/piece/schema';
+import { lightPoint } from '../../core/lens/lightPoint';
+import { hash4 } from '../../core/random/hash';
+import { facing } from '../../core/space/frame';
+import { add, rotate, scale, type Quaternion, type Vec3 } from '../../core/space/vector';
+import type { FrameRequest } from '../frame/request';
+import type { Shot } from '../frame/shot';
+import type { Pass, View } from '../frame/view';
+import { visibleParts, type Onlooker } from '../frame/visible';
+import type { Gpu } from '../gl/gpu';
+import type { Moment } from '../layer/frame';
+import type { Caster } from '../frame/layers';
+import { Sorter, type SortJob } from '../seen/sorter';
+import { cornersOf, fitted, type Box } from './fit';
+import { shadowSlots, viewsOf, type ShadowSlot } from './slots';
+
+/** Sides of a square, in pixels: as many as the picture is high, within these. */
+const LEAST_SIDE = 256;
+const MOST_SIDE = 2048;
+const MOST_ATLAS = 8192;
+/** Pixels at the edge of each of six views, so that neighbours are in both. */
+const MARGIN = 2;
+/** Moments of a layer are kept apart by view. */
+const MOMENTS = 64;
+/** By how many pixels of a view a shape may differ. */
+const ERROR_PX = 0.7;
+
+/** One view of a light at a moment: world to light, pixels a metre one metre away, without perspective or with, and how far it sees. */
+interface LightView {
+  view: THREE.Matrix4;
+  focal: number;
+  flat: number;
+  far: number;
+}
+
+/** What a view of the camera and one of a light have of their own. */
+const OWN = [
+  ...(['uPicture', 'uPixelFocal', 'uApertureHalf', 'uFocus', 'uFlat', 'uAir', 'uAperture', 'uErrorPx'] as const),
+  ...(['uViewOpen', 'uViewMid', 'uViewClose', 'uView', 'uLens', 'uLensAt', 'uJitter'] as const),
+];
+
+type Value = number | THREE.Vector2 | THREE.Vector4 | THREE.Matrix4;
+
+const copied = (value: Value): Value => (typeof value === 'number' ? value : value.clone());
+
+/** The camera's own values of a view, to be given back. */
+function keepCamera(view: View): () => void {
+  const kept = OWN.map((name) => copied(view[name].value));
+  return () => OWN.forEach((name, i) => ((view[name] as { value: Value }).value = kept[i]));
+}
+
+const worldToLight = (place: Vec3, rotation: Quaternion): THREE.Matrix4 =>
+  new THREE.Matrix4()
+    .compose(new THREE.Vector3(...place), new THREE.Quaternion(...rotation), new THREE.Vector3(1, 1, 1))
+    .invert();
+
+/** How each of six views is turned: along x, y and z, onwards and back, as shadow.glsl takes them apart. */
+const AROUND: readonly Quaternion[] = (
+  [
+    [[1, 0, 0], [0, 1, 0]],
+    [[-1, 0, 0], [0, 1, 0]],
+    [[0, 1, 0], [0, 0, 1]],
+    [[0, -1, 0], [0, 0, 1]],
+    [[0, 0, 1], [0, 1, 0]],
+    [[0, 0, -1], [0, 1, 0]],
+  ] as readonly (readonly [Vec3, Vec3])[]
+).map(([forward, up]) => facing(forward, up));
+
+/** All that the shadows of a frame are made from. */
+interface Shaded {
+  piece: Piece;
+  shot: Shot;
+  request: FrameRequest;
+  casters: readonly Caster[];
+  slots: readonly ShadowSlot[];
+  things: Box;
+  phases: readonly [number, number, number];
+}
+
+/**
+ * What stands in the way of lights, seen from them: a depth for each of their views, all in one target. In every pass each light is
+ * looked from at a point of its own, so that many passes sum to shadows as soft as the light is large; one pass from its middle.
+ */
+export class Shadows {
+  private readonly sorter: Sorter;
+  private atlas: THREE.WebGLRenderTarget | null = null;
+  private frame: Shaded | null = null;
+  private drawn = '';
+  private sorted = '';
+
+  constructor(
+    private readonly gpu: Gpu,
+    private readonly view: View,
+  ) {
+    this.sorter = new Sorter(gpu);
+  }
+
+  /** Takes a frame: what casts shadows in it is sorted for each light. */
+  begin(piece: Piece, shot: Shot, request: FrameRequest, casters: readonly Caster[], things: Box): void {
+    const { slots, views } = shadowSlots(piece);
+    const found = slots.filter((slot) => slot !== null);
+    const { view } = this;
+    view.uShadowMap.value = null;
+    this.frame = null;
+    if (found.length === 0) return;
+    this.room(views, request.height);
+    const phases = [shot.openPhase, shot.phase, shot.closePhase] as const;
+    this.frame = { piece, shot, request, casters, slots: found, things, phases };
+    const key = this.keyOf(this.frame, phases, 0);
+    if (key !== null && key === this.sorted) return;
+    this.sorted = key ?? '';
+    this.drawn = '';
+    const restore = keepCamera(view);
+    const at = phases.map((phase) => this.viewsAt(this.frame as Shaded, phase, null));
+    const jobs = at[1].flatMap((_, index) => this.jobsOf(at.map((views) => views[index]), index));
+    this.sorter.sort(jobs);
+    restore();
+  }
+
+  /** Makes the room for so many views, at the height of the picture. */
+  private room(views: number, height: number): void {
+    const columns = Math.ceil(Math.sqrt(views));
+    const wanted = 2 ** Math.ceil(Math.log2(Math.min(MOST_SIDE, Math.max(LEAST_SIDE, height))));
+    const side = Math.min(wanted, 2 ** Math.floor(Math.log2(MOST_ATLAS / columns)));
+    const rows = Math.ceil(views / columns);
+    if (this.atlas?.width !== columns * side || this.atlas.height !== rows * side) {
+      this.atlas?.dispose();
+      const depthTexture = new THREE.DepthTexture(columns * side, rows * side, THREE.FloatType);
+      this.atlas = new THREE.WebGLRenderTarget(columns * side, rows * side, {
+        depthTexture,
+        minFilter: THREE.NearestFilter,
+        magFilter: THREE.NearestFilter,
+      });
+      this.sorted = this.drawn = '';
+    }
+    this.view.uShadowSide.value = side;
+    this.view.uShadowColumns.value = columns;
+    this.view.uShadowFocal.value = side / 2 - MARGIN;
+  }
+
+  /** Every view of the lights at a phase, from the points of a pass or from their middles. */
+  private viewsAt({ piece, shot, slots, things }: Shaded, phase: number, pass: Pass | null): LightView[] {
+    const side = this.view.uShadowSide.value;
+    const rows = lightRows(piece, phase, shot.phase * piece.lap.frames);
+    const all = lightSlots(piece);
+    return slots.flatMap(({ row }): LightView[] => {
+      const { light } = all[row];
+      const sees = seesOf(all[row], phase);
+      const record = rows[row];
+      const shift = hash4(...idNumbers(light.id))[0];
+      const own = pass && pass.total > 1 ? lightPoint(pass.index, pass.total, shift) : null;
+      const point: Vec3 = (own && lightOf(light.kind).pointOf?.(light, phase, own)) ?? [0, 0, 0];
+      if (sees?.as === 'parallel') return [this.parallel(shot, things, record, point, side)];
+      const place = add(record.place ?? [0, 0, 0], rotate(record.rotation, point));
+      const far = Math.max(0.1, record.reach ?? 1);
+      if (sees?.as === 'around')
+        return AROUND.map((turn) => ({ view: worldToLight(place, turn), focal: side / 2 - MARGIN, flat: 0, far }));
+      const half = sees?.as === 'cone' ? Math.min(sees.half, (80 * Math.PI) / 180) : 1;
+      // a pixel of its edge is the light's own cone
+      const focal = (side / 2 - MARGIN) / Math.tan(half);
+      return [{ view: worldToLight(place, record.rotation), focal, flat: 0, far }];
+    });
+  }
+
+  /** A light that comes along one way looks at all that is seen, and at what is before it. */
+  private parallel(shot: Shot, things: Box, { from }: LightRow, point: Vec3, side: number): LightView {
+    const level = facing(scale(from, -1), [0, 1, 0]);
+    const back = add(from, rotate(level, point));
+    const rotation = facing(scale(back, -1), [0, 1, 0]);
+    const axes = [rotate(rotation, [1, 0, 0]), rotate(rotation, [0, 1, 0]), rotate(rotation, [0, 0, 1])] as const;
+    const { middle, half, before, behind } = fitted(seenCorners(shot, this.view), cornersOf(things), axes, side);
+    const place = add(
+      add(scale(axes[0], middle[0]), scale(axes[1], middle[1])),
+      scale(axes[2], middle[2] + before + 0.1),
+    );
+    return { view: worldToLight(place, rotation), focal: side / (2 * half), flat: 1, far: before + behind + 0.2 };
+  }
+
+  /** Makes the view of the lens that of a light. */
+  private look({ view, focal, flat, far }: LightView, side: number, wider: number): void {
+    const to = this.view;
+    to.uPicture.value = new THREE.Vector2(side, side);
+    to.uPixelFocal.value = focal * wider;
+    to.uApertureHalf.value = 0;
+    to.uFocus.value = 1;
+    to.uFlat.value = flat;
+    to.uAir.value = new THREE.Vector4(0, 1e9, far, 0);
+    to.uAperture.value = new THREE.Vector4(0, 0, 1, 0);
+    to.uErrorPx.value = ERROR_PX;
+    to.uView.value = to.uViewMid.value = view;
+    to.uLens.value = new THREE.Vector2();
+    to.uLensAt.value = new THREE.Vector2();
+    to.uJitter.value = new THREE.Vector2();
+  }
+
+  private jobsOf([open, mid, close]: readonly LightView[], index: number): SortJob[] {
+    const { shot, casters } = this.frame as Shaded;
+    const side = this.view.uShadowSide.value;
+    const from: Onlooker = {
+      pose: shot.pose,
+      open: open.view,
+      mid: mid.view,
+      close: close.view,
+      // how deep it looks is its own
+      back: mid.far,
+    };
+    return casters.flatMap(({ drawn, moment, frame }) => {
+      const { sorting } = drawn;
+      if (!sorting) return [];
+      const at = visibleParts(frame, from, drawn.parts);
+      const own = inView(moment, index);
+      const show = (): void => {
+        // a little wider than it sees: in a pass it looks from a point aside of its middle
+        this.look(mid, side, 0.92);
+        this.view.uViewOpen.value = open.view;
+        this.view.uViewClose.value = close.view;
+        drawn.show(own, 0.5);
+      };
+      return [{ sorting, moment: own.index, at, show }];
+    });
+  }
+
+  /** Draws what every light sees in a pass. */
+  draw(pass: Pass): void {
+    const { frame, atlas, view, gpu } = this;
+    if (!frame || !atlas) return;
+    const { shot } = frame;
+    const phase = shot.openPhase + (shot.closePhase - shot.openPhase) * pass.lens.t;
+    const lights = this.viewsAt(frame, pass.total === 1 ? shot.phase : phase, pass);
+    this.tell(frame.slots, lights);
+    const key = this.keyOf(frame, [phase], pass.total === 1 ? 1 : pass.index + 2);
+    if (key !== null && key === this.drawn) {
+      view.uShadowMap.value = atlas.depthTexture;
+      return;
+    }
+    this.drawn = key ?? '';
+    view.uShadowMap.value = null;
+    const restore = keepCamera(view);
+    const side = view.uShadowSide.value;
+    const columns = view.uShadowColumns.value;
+    const { renderer } = gpu;
+    atlas.viewport.set(0, 0, atlas.width, atlas.height);
+    renderer.setRenderTarget(atlas);
+    renderer.clear(true, true, false);
+    lights.forEach((light, square) => {
+      this.look(light, side, 1);
+      view.uViewOpen.value = view.uViewClose.value = light.view;
+      atlas.viewport.set((square % columns) * side, Math.floor(square / columns) * side, side, side);
+      for (const { drawn, moment, frame: layer } of frame.casters) {
+        drawn.show(inView(moment, square), pass.lens.t);
+        drawn.draw(drawn.sorting ? [] : visibleParts(layer, { ...shot, mid: light.view, open: light.view, close: light.view, back: light.far }, drawn.parts), atlas);
+      }
+    });
+    restore();
+    view.uShadowMap.value = atlas.depthTexture;
+  }
+
+  /** Tells the programs from where each light that is one view looks. */
+  private tell(slots: readonly ShadowSlot[], lights: readonly LightView[]): void {
+    for (const { square, number, sees } of slots) {
+      const { view, focal, flat, far } = lights[square];
+      if (viewsOf(sees) > 1) {
+        this.view.uShadowEye.value[number].setFromMatrixPosition(view.clone().invert());
+        continue;
+      }
+      this.view.uShadowView.value[number].copy(view);
+      this.view.uShadowLens.value[number].set(focal, flat, far, 0);
+    }
+  }
+
+  /** What the views hold follows from this; null where it is not known. */
+  private keyOf(frame: Shaded, phases: readonly number[], pass: number): string | null {
+    const casters = frame.casters.map(({ keyOf }) => keyOf(phases));
+    if (casters.includes(null)) return null;
+    const views = phases.flatMap((phase) => this.viewsAt(frame, phase, null));
+    const numbers = views.flatMap(({ view, focal, far }) => [...view.elements, focal, far].map((n) => Math.fround(n)));
+    return [pass, frame.request.working, casters.join(), ...numbers].join(' ');
+  }
+
+  dispose(): void {
+    this.atlas?.dispose();
+    this.sorter.dispose();
+  }
+}
+
+/** A moment of a layer as a light sees it. */
+const inView = (moment: Moment, view: number): Moment => ({ ...moment, index: moment.index + MOMENTS * (view + 1) });
+
+/** Four numbers of a name. */
+const idNumbers = (id: string): [number, number, number, number] => {
+  const out: [number, number, number, number] = [0, 0, 0, 71];
+  for (let i = 0; i < id.length; i++) out[i % 3] = (Math.imul(out[i % 3], 31) + id.charCodeAt(i)) >>> 0;
+  return out;
+};
+
+/** The corners of what the lens sees, metres in the world. */
+function seenCorners(shot: Shot, view: View): Vec3[] {
+  const { x: width, y: height } = view.uPicture.value;
+  const { position, quaternion } = shot.pose;
+  const far = view.uAir.value.z;
+  return [0, far].flatMap((d) =>
+    [-1, 1].flatMap((x) =>
+      [-1, 1].map((y) => {
+        const over = (shot.flat > 0 ? shot.flat : d) / view.uPixelFocal.value / 2;
+        const at: Vec3 = [x * width * over, y * height * over, -d + shot.back];
+        return add(position, rotate(quaternion, at));
+      }),
+    ),
+  );
+}
