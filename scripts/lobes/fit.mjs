@@ -26,8 +26,7 @@ function lobe(v, l, alpha) {
   const a2 = alpha * alpha;
   const k = h[2] * h[2] * (a2 - 1) + 1;
   const d = a2 / (Math.PI * k * k);
-  const seen =
-    0.5 / (l[2] * Math.sqrt(v[2] * v[2] * (1 - a2) + a2) + v[2] * Math.sqrt(l[2] * l[2] * (1 - a2) + a2));
+  const seen = 0.5 / (l[2] * Math.sqrt(v[2] * v[2] * (1 - a2) + a2) + v[2] * Math.sqrt(l[2] * l[2] * (1 - a2) + a2));
   return { value: d * seen * l[2], pdf: (d * h[2]) / (4 * Math.max(dot(v, h), 1e-9)) };
 }
 
@@ -178,7 +177,13 @@ for (let a = SIDE - 1; a >= 0; a--) {
     let fit;
     if (t === 0) {
       const from = straight[a + 1]?.m11 ?? 1;
-      const made = (/** @type {number} */ m) => ({ x: /** @type {V3} */ ([1, 0, 0]), z: /** @type {V3} */ ([0, 0, 1]), m11: m, m22: m, m13: 0 });
+      const made = (/** @type {number} */ m) => ({
+        x: /** @type {V3} */ ([1, 0, 0]),
+        z: /** @type {V3} */ ([0, 0, 1]),
+        m11: m,
+        m22: m,
+        m13: 0,
+      });
       const [m] = least([from], ([p]) => difference(made(Math.max(Math.abs(p), 1e-3)), v, alpha, size));
       fit = straight[a] = made(Math.max(Math.abs(m), 1e-3));
     } else {

@@ -13,7 +13,11 @@ export const ember: LightDefinition<Ember> = {
   describe: 'Red from everywhere.',
   form: EmberForm,
   around: true,
-  at: ({ colour, dimmer, strength }, phase) => ({ colour: dimmed(colour, dimmer, phase), strength: evaluateAnimated(strength, phase), from: [0, 1, 0] }),
+  at: ({ colour, dimmer, strength }, phase) => ({
+    colour: dimmed(colour, dimmer, phase),
+    strength: evaluateAnimated(strength, phase),
+    from: [0, 1, 0],
+  }),
   summary: ({ strength }, phase) => `${evaluateAnimated(strength, phase)} ×`,
 };
 

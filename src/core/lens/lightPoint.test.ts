@@ -9,9 +9,11 @@ describe('the points of a light that passes own', () => {
   it.each([[1], [4], [16], [64], [256]])('of %i passes are one in every stripe each way', (n) => {
     for (const shift of [0, 0x12345678, 0xdeadbeef]) {
       for (const k of [0, 1, 2])
-        expect(points(n, shift).map((p) => Math.floor(p[k] * n)).sort((a, b) => a - b)).toEqual(
-          Array.from({ length: n }, (_, i) => i),
-        );
+        expect(
+          points(n, shift)
+            .map((p) => Math.floor(p[k] * n))
+            .sort((a, b) => a - b),
+        ).toEqual(Array.from({ length: n }, (_, i) => i));
     }
   });
 

@@ -14,12 +14,15 @@ const third = { kind: 'orbit', symmetry: 3, turnsPerLap: 1 / 3 };
 const SWUNG = { law: 'swing', middle: 1, reach: 0.5, cycles: 2, wave: 'sine', shift: 0.1 } as const;
 
 describe('how lights close', () => {
-  it.each(LIGHTS.names.map((kind) => [kind]))('a %s closes where the camera comes back, and where it travels', (kind) => {
-    for (const route of [{ kind: 'keys' }, run]) {
-      const [finding] = found(piece([newLight(kind, 'a', { dimmer: SWUNG })], route));
-      expect([kind, finding.says, finding.ok]).toEqual([kind, finding.says, true]);
-    }
-  });
+  it.each(LIGHTS.names.map((kind) => [kind]))(
+    'a %s closes where the camera comes back, and where it travels',
+    (kind) => {
+      for (const route of [{ kind: 'keys' }, run]) {
+        const [finding] = found(piece([newLight(kind, 'a', { dimmer: SWUNG })], route));
+        expect([kind, finding.says, finding.ok]).toEqual([kind, finding.says, true]);
+      }
+    },
+  );
 
   it('what stands in a world that is turned by a part does not, and hangs on the camera in one step', () => {
     for (const kind of ['spot', 'sun'] as const) {

@@ -93,4 +93,3 @@ function openWords(hangs: Hanging['hangs'] | null, g: Symmetry, gap: number): st
     return 'stands still in a world that is looked at from another side after the lap: it would have to turn too, or hang on the camera';
   return `does not come back: it is ${(gap * 100).toFixed(gap < 0.1 ? 2 : 0)} % of itself off`;
 }
-

@@ -29,19 +29,33 @@ describe('where a light stands', () => {
       const { position, quaternion } = cameraPose(p, phase);
       const { place, rotation } = standingOf(p, light, phase);
       const from = rotate(quaternion, [0.5, 0, -2]);
-      close(place, position.map((v, k) => v + from[k]));
+      close(
+        place,
+        position.map((v, k) => v + from[k]),
+      );
       close(rotate(rotation, [0, 0, -1]), rotate(quaternion, [0, 0, -1]));
     }
   });
 
   it('is at an element, and moves and turns with that', () => {
-    const light = newLight('spot', 'a', { hangs: 'element', layer: 'one', element: 3, aside: 0, above: 0.5, ahead: 0, tilt: 0 });
+    const light = newLight('spot', 'a', {
+      hangs: 'element',
+      layer: 'one',
+      element: 3,
+      aside: 0,
+      above: 0.5,
+      ahead: 0,
+      tilt: 0,
+    });
     const turn = { kind: 'turn', id: 't', what: 'each', axis: 'along', amount: 0.2 };
     const p = pieceOf({ kind: 'copies', treatments: [turn] } as never, { look: { lights: [light] } });
     const at = elementIn(sceneOfPiece(p), 'one', 3, 0.2);
     expect(at).not.toBeNull();
     const off = rotate(at?.rotation ?? [0, 0, 0, 1], [0, 0.5, 0]);
-    close(standingOf(p, light, 0.2).place, (at?.position ?? [0, 0, 0]).map((v, k) => v + off[k]));
+    close(
+      standingOf(p, light, 0.2).place,
+      (at?.position ?? [0, 0, 0]).map((v, k) => v + off[k]),
+    );
     expect(Math.abs(off[0])).toBeGreaterThan(0.1);
   });
 
@@ -67,7 +81,10 @@ describe('rows of the table of lights', () => {
       newLight('spot', 'c'),
       { ...newLight('spot', 'd'), off: true },
     ];
-    const of = (p: Piece): string => lightSlots(p).map(({ light }) => light.id).join('');
+    const of = (p: Piece): string =>
+      lightSlots(p)
+        .map(({ light }) => light.id)
+        .join('');
     expect(of(piece(lights))).toBe('abc');
     expect(of(piece(lights, travelling))).toBe('abccccccc');
     const many = Array.from({ length: 16 }, (_, i) => newLight('point', `p${i}`));
@@ -102,7 +119,8 @@ describe('rows of the table of lights', () => {
     for (let i = 0; i <= 300; i++) {
       const here = -cameraPose(p, i / 300).position[2];
       lightRows(p, i / 300).forEach(({ place = [0, 0, 0], shade, colour }, row) => {
-        if (colour[0] > 0 && slots[row].repetition >= 3) expect([row, -place[2] - here, shade < 1e-9]).toEqual([row, -place[2] - here, true]);
+        if (colour[0] > 0 && slots[row].repetition >= 3)
+          expect([row, -place[2] - here, shade < 1e-9]).toEqual([row, -place[2] - here, true]);
       });
     }
   });
@@ -112,7 +130,12 @@ describe('rows of the table of lights', () => {
     const dimmed = { ...piece(lights), look: { ...piece(lights).look, rig: 0.25 } };
     expect(lightRows(dimmed, 0).map(({ colour }) => colour[0])).toEqual([0.25, 1]);
     const short = newLight('spot', 'c', { shines: 'stretch', from: 10, to: 30, fadeIn: 0, fadeOut: 0 });
-    expect([5, 10, 29, 30].map((f) => lightRows(piece([short]), f / 100)[0].colour[0] > 0)).toEqual([false, true, true, false]);
+    expect([5, 10, 29, 30].map((f) => lightRows(piece([short]), f / 100)[0].colour[0] > 0)).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ]);
     // all passes of a frame have it as the frame has
     expect(lightRows(piece([short]), 9.6 / 100, 10)[0].colour[0]).toBeGreaterThan(0);
   });

@@ -70,7 +70,10 @@ export function standingOf(piece: Piece, light: Light, phase: number): Standing 
   const base = baseOf(piece, light, phase);
   const at = (value: Hanging['aside']): number => evaluateAnimated(value, phase);
   const place = add(base.place, rotate(base.rotation, [at(light.aside), at(light.above), -at(light.ahead)]));
-  return { place, rotation: isAiming(light) ? aimed(piece, light, { place, rotation: base.rotation }, phase) : base.rotation };
+  return {
+    place,
+    rotation: isAiming(light) ? aimed(piece, light, { place, rotation: base.rotation }, phase) : base.rotation,
+  };
 }
 
 /** What a light hangs on. */

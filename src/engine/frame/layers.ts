@@ -143,8 +143,7 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLa
           matter.push({ drawn, moment, at: parts });
           if (frame.casts && drawn.casts !== false)
             casters.push({ drawn, moment, frame, keyOf: (phases) => stateKey(frame, moment, phases) });
-        }
-        else light.push({ drawn, moment, at: parts });
+        } else light.push({ drawn, moment, at: parts });
       }
     });
   }

@@ -101,7 +101,12 @@ export function setPass(view: View, piece: Piece, shot: Shot, { lens, index, tot
   );
   view.uTime.value = lens.t;
   const { frames } = piece.lap;
-  setLights(view, piece, total === 1 ? shot.phase : shot.openPhase + (shot.closePhase - shot.openPhase) * lens.t, shot.phase * frames);
+  setLights(
+    view,
+    piece,
+    total === 1 ? shot.phase : shot.openPhase + (shot.closePhase - shot.openPhase) * lens.t,
+    shot.phase * frames,
+  );
   const slices = solid ? total : Math.min(total, SMALL_SLICES);
   view.uSmallSlices.value = slices;
   view.uShare.value = 1 / total;

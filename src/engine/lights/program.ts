@@ -50,10 +50,9 @@ function seenOf(row: LitRow, i: number): string {
   if (!row.shadow) return '';
   const { square, number, around } = row.shadow;
   const light = at(i);
-  const how =
-    around
-      ? `shadowAround(${square}, uShadowEye[${number}], uShadowFocal, ${light}.reach, s)`
-      : `shadowIn(${square}, uShadowView[${number}], uShadowLens[${number}].x, uShadowLens[${number}].y, uShadowLens[${number}].z, s, towards(${light}, s))`;
+  const how = around
+    ? `shadowAround(${square}, uShadowEye[${number}], uShadowFocal, ${light}.reach, s)`
+    : `shadowIn(${square}, uShadowView[${number}], uShadowLens[${number}].x, uShadowLens[${number}].y, uShadowLens[${number}].z, s, towards(${light}, s))`;
   return ` * mix(1.0, ${how}, ${light}.shade * s.shaded)`;
 }
 
@@ -66,9 +65,7 @@ function seenOf(row: LitRow, i: number): string {
  */
 export function lightsProgram(rows: readonly LitRow[]): string {
   const around = (kind: LightKind): boolean => lightOf(kind).around === true;
-  const on = rows.map((row, i) =>
-    around(row.kind) ? '' : `  sum += ${row.kind}_on(${at(i)}, s)${seenOf(row, i)};\n`,
-  );
+  const on = rows.map((row, i) => (around(row.kind) ? '' : `  sum += ${row.kind}_on(${at(i)}, s)${seenOf(row, i)};\n`));
   const from = rows.map(({ kind }, i) => (around(kind) ? `  sum += ${kind}_from(${at(i)}, d, rough);\n` : ''));
   const shadows = rows.some(({ shadow }) => shadow !== null)
     ? `uniform mat4 uShadowView[${MOST_FLAT}];

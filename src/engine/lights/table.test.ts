@@ -57,11 +57,14 @@ describe('a program of lights', () => {
     const [head, on, from] = source.split(/vec3 light(?:On|From)\(/);
     kinds.forEach((kind, i) => {
       const sum = lightOf(kind).around ? from : on;
-      expect(sum).toContain(`sum += ${kind}_${lightOf(kind).around ? 'from' : 'on'}(Light(uLights[${i * LIGHT_ROWS}].rgb`);
+      expect(sum).toContain(
+        `sum += ${kind}_${lightOf(kind).around ? 'from' : 'on'}(Light(uLights[${i * LIGHT_ROWS}].rgb`,
+      );
     });
     expect(source.match(/sum \+= /g)).toHaveLength(5);
     // of kinds there are none of nothing is said
-    for (const kind of LIGHTS.names) expect([kind, head.includes(`${kind}_`)]).toEqual([kind, (kinds as readonly string[]).includes(kind)]);
+    for (const kind of LIGHTS.names)
+      expect([kind, head.includes(`${kind}_`)]).toEqual([kind, (kinds as readonly string[]).includes(kind)]);
     expect(source).not.toContain('light_');
     expect(source).not.toContain('Shadow');
     expect(lightsProgram([]).match(/sum \+= /g)).toBeNull();

@@ -24,14 +24,22 @@ describe('what a sun looks at', () => {
     expect(middle[2] + before).toBeGreaterThanOrEqual(all.high[2]);
     expect(middle[2] - behind).toBeLessThanOrEqual(Math.max(lens.low[2], all.low[2]));
     // no more than a step larger than it must be
-    const wide = Math.max(...[0, 1].map((k) => Math.min(lens.high[k], all.high[k]) - Math.max(lens.low[k], all.low[k])));
+    const wide = Math.max(
+      ...[0, 1].map((k) => Math.min(lens.high[k], all.high[k]) - Math.max(lens.low[k], all.low[k])),
+    );
     expect(2 * half).toBeLessThan(wide * 1.25);
   });
 
   it('moves by whole pixels when the camera does, and keeps its size', () => {
     const things = cornersOf({ low: [-40, -1, -80], high: [40, 1, 80] });
     const axes = axesOf([0, 0.8, 0.6]);
-    const at = (z: number) => fitted(seen.map(([x, y, w]): Vec3 => [x, y, w + z]), things, axes, SIDE);
+    const at = (z: number) =>
+      fitted(
+        seen.map(([x, y, w]): Vec3 => [x, y, w + z]),
+        things,
+        axes,
+        SIDE,
+      );
     const first = at(0);
     for (const z of [0.013, 0.4, 3.7]) {
       const next = at(z);

@@ -61,12 +61,30 @@ const worldToLight = (place: Vec3, rotation: Quaternion): THREE.Matrix4 =>
 /** How each of six views is turned: along x, y and z, onwards and back, as shadow.glsl takes them apart. */
 const AROUND: readonly Quaternion[] = (
   [
-    [[1, 0, 0], [0, 1, 0]],
-    [[-1, 0, 0], [0, 1, 0]],
-    [[0, 1, 0], [0, 0, 1]],
-    [[0, -1, 0], [0, 0, 1]],
-    [[0, 0, 1], [0, 1, 0]],
-    [[0, 0, -1], [0, 1, 0]],
+    [
+      [1, 0, 0],
+      [0, 1, 0],
+    ],
+    [
+      [-1, 0, 0],
+      [0, 1, 0],
+    ],
+    [
+      [0, 1, 0],
+      [0, 0, 1],
+    ],
+    [
+      [0, -1, 0],
+      [0, 0, 1],
+    ],
+    [
+      [0, 0, 1],
+      [0, 1, 0],
+    ],
+    [
+      [0, 0, -1],
+      [0, 1, 0],
+    ],
   ] as readonly (readonly [Vec3, Vec3])[]
 ).map(([forward, up]) => facing(forward, up));
 
@@ -116,7 +134,12 @@ export class Shadows {
     this.drawn = '';
     const restore = keepCamera(view);
     const at = phases.map((phase) => this.viewsAt(this.frame as Shaded, phase, null));
-    const jobs = at[1].flatMap((_, index) => this.jobsOf(at.map((views) => views[index]), index));
+    const jobs = at[1].flatMap((_, index) =>
+      this.jobsOf(
+        at.map((views) => views[index]),
+        index,
+      ),
+    );
     this.sorter.sort(jobs);
     restore();
   }
@@ -252,7 +275,16 @@ export class Shadows {
       atlas.viewport.set((square % columns) * side, Math.floor(square / columns) * side, side, side);
       for (const { drawn, moment, frame: layer } of frame.casters) {
         drawn.show(inView(moment, square), pass.lens.t);
-        drawn.draw(drawn.sorting ? [] : visibleParts(layer, { ...shot, mid: light.view, open: light.view, close: light.view, back: light.far }, drawn.parts), atlas);
+        drawn.draw(
+          drawn.sorting
+            ? []
+            : visibleParts(
+                layer,
+                { ...shot, mid: light.view, open: light.view, close: light.view, back: light.far },
+                drawn.parts,
+              ),
+          atlas,
+        );
       }
     });
     restore();

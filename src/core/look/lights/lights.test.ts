@@ -84,7 +84,9 @@ describe('a document with the three lights of version 4', () => {
 
   it('without lights of its own has those of a new look, as strong as they were and without shadows', () => {
     const old = standardLights().map((light) =>
-      light.kind === 'sun' ? { ...light, strength: expect.closeTo(light.strength as number, 1) as number, wide: 0, shadow: false } : light,
+      light.kind === 'sun'
+        ? { ...light, strength: expect.closeTo(light.strength as number, 1) as number, wide: 0, shadow: false }
+        : light,
     );
     expect(look({ rig: 1 }).lights).toEqual(old);
   });

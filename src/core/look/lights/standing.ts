@@ -65,7 +65,11 @@ export const aiming = (heading: number, tilt: number) => ({
   aims: choice(
     'turned',
     { turned: 'As it is turned', target: 'At a target' },
-    { label: 'Aims', group: aim, hint: 'As it is turned, or at a point, a layer or one of its elements, wherever it stands.' },
+    {
+      label: 'Aims',
+      group: aim,
+      hint: 'As it is turned, or at a point, a layer or one of its elements, wherever it stands.',
+    },
   ),
   heading: animated(heading, {
     label: 'Turned aside',
@@ -83,7 +87,10 @@ export const aiming = (heading: number, tilt: number) => ({
     ...byHand,
     hint: 'Degrees upwards; −90 shines straight down.',
   }),
-  aimAt: target({}, { label: 'Aims at', group: aim, when: { field: 'aims', is: ['target'] }, hint: 'What it shines at.' }),
+  aimAt: target(
+    {},
+    { label: 'Aims at', group: aim, when: { field: 'aims', is: ['target'] }, hint: 'What it shines at.' },
+  ),
 });
 
 /** How far a light with a place reaches. */

@@ -19,5 +19,7 @@ export function lobesTexture(): THREE.DataTexture {
   return texture;
 }
 
-export const softBox: LightProgram = { glsl: `const float LOBES_SIDE = ${LOBES_SIDE}.0;
-${glsl}` };
+export const softBox: LightProgram = {
+  glsl: `const float LOBES_SIDE = ${LOBES_SIDE}.0;
+${glsl}`,
+};

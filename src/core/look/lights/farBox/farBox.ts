@@ -44,7 +44,8 @@ function widthOf([x, , z]: Vec3): Vec3 {
 export const farBox: LightDefinition<FarBox> = {
   kind: 'farBox',
   label: 'Far box',
-  describe: 'A bright rectangle so far away that it is seen alike from everywhere: polished things reflect it, rough ones feel it as soft light.',
+  describe:
+    'A bright rectangle so far away that it is seen alike from everywhere: polished things reflect it, rough ones feel it as soft light.',
   form: FarBoxForm,
   around: true,
   at(light, phase) {
