@@ -27,6 +27,7 @@ test('effects are added, switched off, put into another order, removed, and brou
   expect(await names()).toEqual(['Glow', 'Vignette', 'Vignette', 'Tone', 'Dither', 'Grain']);
   await page.getByRole('button', { name: 'Remove Dither' }).click();
   await expect.poll(names).toEqual(['Glow', 'Vignette', 'Vignette', 'Tone', 'Grain']);
+  await page.getByRole('button', { name: 'Brightness' }).click();
   await expect(page.getByText('Dither is off')).toBeVisible();
   await saved(page);
   await page.reload();

@@ -1,4 +1,5 @@
 import { Plus } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import { Button } from './Button';
 import styles from './Menu.module.css';
@@ -10,15 +11,17 @@ interface Props<K extends string> {
   label: string;
   kinds: readonly { kind: K; label: string; describe: string }[];
   onAdd(kind: K): void;
+  /** before the words: what adds has a plus */
+  icon?: ReactNode;
 }
 
 /** A button with a menu of kinds, each with a sentence about it. */
-export function AddMenu<K extends string>({ words, label, kinds, onAdd }: Props<K>) {
+export function AddMenu<K extends string>({ words, label, kinds, onAdd, icon = <Plus size={14} /> }: Props<K>) {
   return (
     <MenuTrigger>
       {/* said with what is added, where the button's words are the beginning of that */}
       <Button {...(label.startsWith(words) ? { label } : {})}>
-        <Plus size={14} /> {words}
+        {icon} {words}
       </Button>
       <Popover className={styles.popover} placement="bottom end">
         <Menu aria-label={label} className={styles.items} onAction={(kind) => onAdd(kind as K)}>

@@ -12,6 +12,7 @@ import { beginGesture, change, endGesture, redo, undo, type History } from './hi
 
 /** What the band of the step Fly shows. */
 export type FlyBandName = 'lap' | 'map' | 'comfort';
+export type LookBandName = 'lights' | 'tones';
 
 export const STEPS = ['build', 'fly', 'look', 'seam', 'export'] as const;
 export type Step = (typeof STEPS)[number];
@@ -29,6 +30,7 @@ export interface Bench {
   /** id of the open treatment of the open layer */
   openTreatment: string | null;
   flyBand: FlyBandName;
+  lookBand: LookBandName;
   /** the view that is being flown by hand, instead of the piece's own flight */
   byHand: View | null;
   /** the view of an observer, who sees the camera and its route */
@@ -62,6 +64,7 @@ export const useBench = create<Bench>(() => ({
   open: null,
   openTreatment: null,
   flyBand: 'lap',
+  lookBand: 'lights',
   byHand: null,
   observer: null,
   chosenPoint: null,

@@ -168,3 +168,16 @@ export function keyedAt(value: Animated, phase: number, v: number, id: string, f
     : [...keys, { id, at: phase, value: v, ease: 'smooth' as const }];
   return { law: 'keyed', keys: [...next].sort((a, b) => a.at - b.at) };
 }
+
+/** The value moved as a whole: at every phase so much more than before. */
+export function raisedBy(value: Animated, by: number): Animated {
+  if (typeof value === 'number') return value + by;
+  switch (value.law) {
+    case 'keyed':
+      return { ...value, keys: value.keys.map((key) => ({ ...key, value: key.value + by })) };
+    case 'swing':
+      return { ...value, middle: value.middle + by };
+    case 'wound':
+      return { ...value, start: value.start + by };
+  }
+}

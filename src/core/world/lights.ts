@@ -34,8 +34,8 @@ export interface LightRow extends LightRecord {
   shade: number;
 }
 
-const isHanging = (light: object): light is Hanging => 'hangs' in light && 'layer' in light;
-const isAiming = (light: object): light is Aiming => 'aims' in light;
+export const isHanging = (light: object): light is Hanging => 'hangs' in light && 'layer' in light;
+export const isAiming = (light: object): light is Aiming => 'aims' in light;
 
 /** Metres to either side within which a light that stands in every tile shines on what is seen. */
 function spanOf(piece: Piece, of: number): number {
@@ -77,7 +77,7 @@ export function standingOf(piece: Piece, light: Light, phase: number): Standing 
 }
 
 /** What a light hangs on. */
-function baseOf(piece: Piece, light: Hanging, phase: number): Standing {
+export function baseOf(piece: Piece, light: Hanging, phase: number): Standing {
   if (light.hangs === 'camera') {
     const { position, quaternion } = cameraPose(piece, phase);
     return { place: position, rotation: quaternion };

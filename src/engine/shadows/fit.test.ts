@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { facing } from '../../core/space/frame';
 import { rotate, type Vec3 } from '../../core/space/vector';
-import { boxOf, cornersOf, fitted } from './fit';
+import { boxOf, common, coneAround, cornersOf, fitted, type Box } from './fit';
 
 const SIDE = 512;
 const axesOf = (back: Vec3): [Vec3, Vec3, Vec3] => {
@@ -56,5 +56,29 @@ describe('what a sun looks at', () => {
     const { half, before } = fitted(seen, cornersOf({ low: [50, 0, 50], high: [51, 1, 51] }), axesOf([0, 1, 0]), SIDE);
     expect(half).toBeGreaterThan(0);
     expect(Number.isFinite(before)).toBe(true);
+  });
+});
+
+describe('what a lamp looks at', () => {
+  it('is the narrowest cone around a box; none from within it', () => {
+    const box = { low: [-1, 0, -4], high: [1, 1, -2] } satisfies Box;
+    const cone = coneAround(box, [0, 6, 2]);
+    if (!cone) throw new Error('there is none');
+    const long = Math.hypot(...cone.way);
+    for (const corner of cornersOf(box)) {
+      const to = [corner[0], corner[1] - 6, corner[2] - 2];
+      const angle = Math.acos(to.reduce((sum, v, k) => sum + v * cone.way[k], 0) / Math.hypot(...to) / long);
+      expect(angle).toBeLessThanOrEqual(cone.half + 1e-9);
+    }
+    expect(cone.half).toBeLessThan(0.3);
+    expect(coneAround(box, [0, 0.5, -3])).toBeNull();
+  });
+
+  it('of two boxes is what both have', () => {
+    expect(common({ low: [0, 0, 0], high: [2, 2, 2] }, { low: [1, -1, 1], high: [3, 1, 3] })).toEqual({
+      low: [1, 0, 1],
+      high: [2, 1, 2],
+    });
+    expect(common({ low: [0, 0, 0], high: [1, 1, 1] }, { low: [2, 0, 0], high: [3, 1, 1] })).toBeNull();
   });
 });

@@ -27,6 +27,24 @@ export const cornersOf = ({ low, high }: Box): Vec3[] =>
     i & 4 ? high[2] : low[2],
   ]);
 
+/** What is in both of two boxes; null where nothing is. */
+export function common(a: Box, b: Box): Box | null {
+  const low = a.low.map((v, k) => Math.max(v, b.low[k])) as Vec3;
+  const high = a.high.map((v, k) => Math.min(v, b.high[k])) as Vec3;
+  return low.every((v, k) => v <= high[k]) ? { low, high } : null;
+}
+
+/**
+ * The narrowest cone from a place that surely holds a box: the way to its middle, not of length 1, and the angle in radians from its
+ * middle to its edge; null where the place is too near for that.
+ */
+export function coneAround({ low, high }: Box, from: Vec3): { way: Vec3; half: number } | null {
+  const way = low.map((v, k) => (v + high[k]) / 2 - from[k]) as Vec3;
+  const radius = Math.hypot(...low.map((v, k) => (high[k] - v) / 2));
+  const away = Math.hypot(...way);
+  return away > radius * 1.02 ? { way, half: Math.asin(radius / away) } : null;
+}
+
 /** What a light that comes along one way looks at: the middle of its square in its own axes, half its side, and how deep it looks. */
 export interface Fitted {
   middle: Vec3;

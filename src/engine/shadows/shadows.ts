@@ -15,7 +15,7 @@ import type { Gpu } from '../gl/gpu';
 import type { Moment } from '../layer/frame';
 import type { Caster } from '../frame/layers';
 import { Sorter, type SortJob } from '../seen/sorter';
-import { cornersOf, fitted, type Box } from './fit';
+import { boxOf, common, coneAround, cornersOf, fitted, type Box } from './fit';
 import { shadowSlots, viewsOf, type ShadowSlot } from './slots';
 
 /** Sides of a square, in pixels: as many as the picture is high, within these. */
@@ -26,6 +26,15 @@ const MOST_ATLAS = 8192;
 const MARGIN = 2;
 /** Moments of a layer are kept apart by view. */
 const MOMENTS = 64;
+/** Radians from the middle of one view to its edge, at most; and by how much a view is wider than it must be. */
+const WIDEST = (80 * Math.PI) / 180;
+const SLACK = 0.03;
+/** The world's own axes. */
+const WORLD: readonly [Vec3, Vec3, Vec3] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
 /** By how many pixels of a view a shape may differ. */
 const ERROR_PX = 0.7;
 
@@ -170,6 +179,7 @@ export class Shadows {
     const side = this.view.uShadowSide.value;
     const rows = lightRows(piece, phase, shot.phase * piece.lap.frames);
     const all = lightSlots(piece);
+    const both = common(boxOf(seenCorners(shot, this.view), WORLD), things);
     return slots.flatMap(({ row }): LightView[] => {
       const { light } = all[row];
       const sees = seesOf(all[row], phase);
@@ -182,10 +192,13 @@ export class Shadows {
       const far = Math.max(0.1, record.reach ?? 1);
       if (sees?.as === 'around')
         return AROUND.map((turn) => ({ view: worldToLight(place, turn), focal: side / 2 - MARGIN, flat: 0, far }));
-      const half = sees?.as === 'cone' ? Math.min(sees.half, (80 * Math.PI) / 180) : 1;
-      // a pixel of its edge is the light's own cone
-      const focal = (side / 2 - MARGIN) / Math.tan(half);
-      return [{ view: worldToLight(place, record.rotation), focal, flat: 0, far }];
+      const wide = sees?.as === 'cone' ? Math.min(sees.half, WIDEST) : 1;
+      // where all that is seen lies in a narrower cone than the light's own, it looks at that alone
+      const near = both && coneAround(both, record.place ?? place);
+      const narrow = near !== null && near.half + SLACK < wide;
+      const half = narrow ? near.half + SLACK : wide;
+      const rotation = narrow ? facing(near.way, [0, 1, 0]) : record.rotation;
+      return [{ view: worldToLight(place, rotation), focal: (side / 2 - MARGIN) / Math.tan(half), flat: 0, far }];
     });
   }
 

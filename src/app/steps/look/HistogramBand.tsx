@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { BandHead } from '../../parts/BandHead';
 import { Canvas, token } from '../../parts/Canvas';
 import { useBench, usePiece } from '../../state/bench';
@@ -12,7 +12,7 @@ const WIDTH = 240;
 const REST_MS = 350;
 
 /** How bright the picture is, measured on the frame the playhead rests on. */
-export function HistogramBand() {
+export function HistogramBand({ title }: { title: ReactNode }) {
   const piece = usePiece();
   const playing = useBench((state) => state.playing);
   const frameIndex = useBench((state) => (state.playing ? 0 : (state.status?.frameIndex ?? 0)));
@@ -38,7 +38,7 @@ export function HistogramBand() {
   const percent = (share: number): string => `${(share * 100).toFixed(share < 0.01 ? 2 : 0)} %`;
   return (
     <>
-      <BandHead title="Brightness" how={playing ? 'of the frame at the seam while playing' : `of frame ${frameIndex}`}>
+      <BandHead title={title} how={playing ? 'of the frame at the seam while playing' : `of frame ${frameIndex}`}>
         {tones
           ? `${percent(tones.dark)} dark · ${percent(tones.bright)} near white · average ${percent(tones.average)}`
           : (failed ?? 'measuring')}

@@ -7,6 +7,11 @@ import {
   type Light,
   type LightKind,
 } from '../../../core/look/lights/kinds';
+import { Lamp } from 'lucide-react';
+import { RIGS } from '../../../core/look/lights/rigs';
+import type { Piece } from '../../../core/piece/schema';
+import { sceneSymmetry } from '../../../core/seam/symmetry';
+import { tableFrame } from '../../../core/world/lightMoves';
 import { AddMenu } from '../../parts/AddMenu';
 import { Boundary } from '../../parts/Boundary';
 import { CardsHead } from '../../parts/CardsHead';
@@ -31,6 +36,14 @@ function add(lights: readonly Light[], kind: LightKind): void {
   bench.patch({ open: id });
 }
 
+/** Lights to start from instead of those there are, about what the camera is focused on now. */
+function setUp(piece: Piece, phase: number, kind: string): void {
+  const rig = RIGS.find((one) => one.kind === kind);
+  // where the world does not stand still about the camera, lamps go with that
+  const onCamera = sceneSymmetry(piece).kind !== 'identity';
+  if (rig) setLights(rig.lights({ ...tableFrame(piece, phase), onCamera }));
+}
+
 /** The master of all lights, then each of them. */
 export function LightCards() {
   const piece = usePiece();
@@ -39,6 +52,13 @@ export function LightCards() {
   return (
     <section aria-label="Lights" className={styles.list}>
       <CardsHead title="Lights">
+        <AddMenu
+          words="Set up"
+          label="Set up lights"
+          icon={<Lamp size={14} />}
+          kinds={RIGS}
+          onAdd={(kind) => setUp(piece, phase, kind)}
+        />
         {lights.length < MOST_LIGHTS ? (
           <AddMenu words="Add" label="Add a light" kinds={ADDED} onAdd={(kind) => add(lights, kind)} />
         ) : (

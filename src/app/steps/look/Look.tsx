@@ -2,7 +2,7 @@ import { EffectCards } from './EffectCards';
 import { LightCards } from './LightCards';
 import { LookCard } from './LookCard';
 
-export { HistogramBand as LookBand } from './HistogramBand';
+export { LookBand } from './LookBand';
 
 /** Background and air; the lights; then what is done to the picture, in order. */
 export function LookCards() {
