@@ -157,6 +157,48 @@ export async function boxRow(page, line, light) {
   );
 }
 
+/** The boxes under some lights: at rest, or turning. */
+const lit = (lights, moving) => {
+  const json = boxes(0.5);
+  json.version = 7;
+  if (!moving) json.piece.layers[0].treatments = [];
+  json.piece.look = { effects: [{ kind: 'tone', id: 'tone' }], reach: 40, fogDistance: 1000, lights };
+  return json;
+};
+const lamp = (kind, id, aside, more = {}) => ({
+  ...{ kind, id, aside, above: 5, ahead: 8, strength: 30, reach: 40, shadow: false },
+  ...(kind === 'point' ? {} : { aims: 'target', aimAt: { on: 'point', aside: 0, above: 0, ahead: 14 } }),
+  ...more,
+});
+const sun = (id, aside) => ({ kind: 'sun', id, aside, above: 0.6, behind: 0.5, shadow: false });
+
+/** What seven more lights cost, two of them with shadows, beside one without. */
+export async function lightRow(page, line, light) {
+  const [frames, times] = amount(light);
+  const many = (shadow) => [
+    ...[sun('s1', 0.5), sun('s2', -0.5), lamp('point', 'p1', 4), lamp('point', 'p2', -4)],
+    ...[lamp('softBox', 'b1', 6), lamp('softBox', 'b2', -6)],
+    ...[lamp('spot', 'c1', 3, { shadow }), lamp('spot', 'c2', -3, { shadow, cone: 60 })],
+  ];
+  const of = (lights, moving) => () => pace(page, lit(lights, moving), [width, height], 1, frames);
+  const { one, eight, bare, still, stillOne } = await rounds(times, {
+    one: of([sun('s1', 0.5)], true),
+    bare: of(many(false), true),
+    eight: of(many(true), true),
+    stillOne: of([sun('s1', 0.5)], false),
+    still: of(many(true), false),
+  });
+  const words = '20 000 boxes, eight lights';
+  line(`${words}, two with shadows / one light`, eight / one, '≤ 1.3', `${ms(eight)}, one ${ms(one)}`);
+  line(`${words}, none with shadows / one light`, bare / one, '', ms(bare));
+  line(
+    `${words}, two with shadows, at rest / one light`,
+    still / stillOne,
+    '≤ 1.3',
+    `${ms(still)}, one ${ms(stillOne)}`,
+  );
+}
+
 /** A frame in which there is nothing, with two glows. */
 export async function emptyRow(page, line) {
   const glows = [

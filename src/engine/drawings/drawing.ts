@@ -12,6 +12,9 @@ import type { Sorting } from '../seen/sorter';
 /** Everything there is, as one part of a layer. */
 export const WHOLE: readonly Part[] = [{ from: 0, to: 1, first: 0, count: Infinity }];
 
+/** Moments from this number on are those of a layer as a light sees it: so many for each of its views. */
+export const VIEW_MOMENTS = 64;
+
 /** What a drawing may use for as long as it lives. */
 export interface DrawingMeans {
   gpu: Gpu;

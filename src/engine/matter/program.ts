@@ -34,6 +34,13 @@ export const shadingSource = (lights: readonly LitRow[]): string =>
 /** Matter hides what is behind it. */
 export const SOLID: Partial<THREE.ShaderMaterialParameters> = { depthTest: true, depthWrite: true };
 
+/** The fragments of what only hides: a light that looks for what is in its way asks for no more. */
+const HIDES = 'layout(location = 0) out vec4 outSurface;\nvoid main() { outSurface = vec4(0.0); }\n';
+
+/** The material of something that is there all over, as lights see it. */
+export const hidingMaterial = (vertex: string, uniforms: Uniforms, side: THREE.Side): THREE.RawShaderMaterial =>
+  rawMaterial(vertex, HIDES, uniforms, { ...SOLID, side });
+
 /** A program that is that of the lights there are: another is made only when they are others, or in another order. */
 export class LitProgram {
   private lights = '';

@@ -7,6 +7,7 @@ import { lightPoint } from '../../core/lens/lightPoint';
 import { hash4 } from '../../core/random/hash';
 import { facing } from '../../core/space/frame';
 import { add, rotate, scale, type Quaternion, type Vec3 } from '../../core/space/vector';
+import { VIEW_MOMENTS } from '../drawings/drawing';
 import type { FrameRequest } from '../frame/request';
 import type { Shot } from '../frame/shot';
 import type { Pass, View } from '../frame/view';
@@ -24,8 +25,6 @@ const MOST_SIDE = 2048;
 const MOST_ATLAS = 8192;
 /** Pixels at the edge of each of six views, so that neighbours are in both. */
 const MARGIN = 2;
-/** Moments of a layer are kept apart by view. */
-const MOMENTS = 64;
 /** Radians from the middle of one view to its edge, at most; and by how much a view is wider than it must be. */
 const WIDEST = (80 * Math.PI) / 180;
 const SLACK = 0.03;
@@ -36,7 +35,7 @@ const WORLD: readonly [Vec3, Vec3, Vec3] = [
   [0, 0, 1],
 ];
 /** By how many pixels of a view a shape may differ. */
-const ERROR_PX = 0.7;
+const ERROR_PX = 3;
 
 /** One view of a light at a moment: world to light, pixels a metre one metre away, without perspective or with, and how far it sees. */
 interface LightView {
@@ -156,7 +155,7 @@ export class Shadows {
   /** Makes the room for so many views, at the height of the picture. */
   private room(views: number, height: number): void {
     const columns = Math.ceil(Math.sqrt(views));
-    const wanted = 2 ** Math.ceil(Math.log2(Math.min(MOST_SIDE, Math.max(LEAST_SIDE, height))));
+    const wanted = 2 ** Math.floor(Math.log2(Math.min(MOST_SIDE, Math.max(LEAST_SIDE, height))));
     const side = Math.min(wanted, 2 ** Math.floor(Math.log2(MOST_ATLAS / columns)));
     const rows = Math.ceil(views / columns);
     if (this.atlas?.width !== columns * side || this.atlas.height !== rows * side) {
@@ -333,7 +332,10 @@ export class Shadows {
 }
 
 /** A moment of a layer as a light sees it. */
-const inView = (moment: Moment, view: number): Moment => ({ ...moment, index: moment.index + MOMENTS * (view + 1) });
+const inView = (moment: Moment, view: number): Moment => ({
+  ...moment,
+  index: moment.index + VIEW_MOMENTS * (view + 1),
+});
 
 /** Four numbers of a name. */
 const idNumbers = (id: string): [number, number, number, number] => {

@@ -56,7 +56,8 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
       placeScale: patch.scale,
       placePeriod: patch.period,
       placeCycles: layer.placeCycles,
-      lap: phase,
+      // colours that stand still need not be worked out anew
+      lap: layer.placeBy === 'noise' && layer.placeCycles > 0 ? phase : 0,
     };
   },
   drawings(layer, share): Drawing[] {

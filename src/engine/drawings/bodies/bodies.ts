@@ -3,14 +3,15 @@ import { writes } from '../../../core/elements/columns';
 import type { DrawingOf, Riding } from '../../../core/layers/drawing';
 import type { Mesh } from '../../../core/solids/mesh';
 import { detailsOf, wholeOf, type Detail } from '../../../core/solids/details/details';
+import { welded } from '../../../core/solids/details/welded';
 import type { Pipeline, Step } from '../../../core/world/pipeline';
 import viewSource from '../../frame/view.glsl?raw';
 import noiseSource from '../../lens/noise.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
 import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
-import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { isOpaque, matterMaterial } from '../../matter/program';
+import { VIEW_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
+import { hidingMaterial, isOpaque, matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram } from '../../seen/sorter';
 import { bodyUniforms, phaseAt, setMatter, showLit } from '../uniforms';
@@ -99,10 +100,16 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const materials = ['#define ENTIRE\n', ENTIRELY].map((head) =>
       matterMaterial(matter, [shader, says + viewSource + noiseSource + head + shows + fragment], uniforms, side),
     );
+    // as lights see what is there all over
+    const hiding = cut || picture ? null : hidingMaterial(shader, uniforms, side);
     const sort = (bent ? '#define BENT\n' : '') + ENTIRELY + composed + sidesSource + sortSource;
     const program = new SortProgram(sort, uniforms, null);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), materials[0].material);
     const seen: THREE.InstancedBufferGeometry[][] = [];
+    let made: readonly Detail[] | null = null;
+    /** as lights see it, which do not ask which way it faces */
+    const outlines = (): readonly Detail[] =>
+      (made ??= details.map((detail) => ({ ...detail, index: welded(mesh, detail.index) })));
     let now = 0;
     let steps = vertexSteps(pipeline);
     return {
@@ -116,7 +123,8 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         first,
         count,
         take(moment, { pairs, starts }) {
-          const geometries = (seen[moment] ??= materials.flatMap(() => geometriesOf(mesh, details)));
+          const as = moment < VIEW_MOMENTS || pictured ? details : outlines();
+          const geometries = (seen[moment] ??= materials.flatMap(() => geometriesOf(mesh, as)));
           geometries.forEach((geometry, k) => {
             fillAttribute(geometry, 'aElement', pairs.subarray(2 * starts[k], 2 * starts[k + 1]), 2);
             geometry.instanceCount = starts[k + 1] - starts[k];
@@ -141,7 +149,8 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         for (const [k, geometry] of seen[now].entries()) {
           if (geometry.instanceCount === 0) continue;
           object.geometry = geometry;
-          object.material = materials[Math.floor(k / details.length)].material;
+          const entire = k < details.length;
+          object.material = entire && hiding && now >= VIEW_MOMENTS ? hiding : materials[entire ? 0 : 1].material;
           gpu.stage.draw(gpu.renderer, object, target);
         }
       },
@@ -151,6 +160,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         program.dispose();
         for (const geometry of seen.flat()) geometry.dispose();
         for (const { material } of materials) material.dispose();
+        hiding?.dispose();
       },
     };
   },

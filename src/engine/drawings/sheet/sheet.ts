@@ -2,10 +2,10 @@ import * as THREE from 'three';
 import type { DrawingOf } from '../../../core/layers/drawing';
 import viewSource from '../../frame/view.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
-import { matterMaterial } from '../../matter/program';
+import { hidingMaterial, matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram } from '../../seen/sorter';
-import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
+import { VIEW_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
 import { bodyUniforms, setMatter, showLit } from '../uniforms';
 import blocksSource from './blocks.glsl?raw';
 import { besideOneAnother, DETAILS } from './seams';
@@ -52,6 +52,7 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
       uniforms,
       THREE.DoubleSide,
     );
+    const hiding = hidingMaterial(viewSource + BLOCKS + vertex, uniforms, THREE.DoubleSide);
     const program = new SortProgram(viewSource + BLOCKS + sidesSource + sortSource, uniforms, null);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), material);
     const seen: THREE.InstancedBufferGeometry[][] = [];
@@ -91,6 +92,7 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
         for (const geometry of seen[now]) {
           if (geometry.instanceCount === 0) continue;
           object.geometry = geometry;
+          object.material = now < VIEW_MOMENTS ? material : hiding;
           gpu.stage.draw(gpu.renderer, object, target);
         }
       },
@@ -98,6 +100,7 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
         program.dispose();
         for (const geometry of seen.flat()) geometry.dispose();
         material.dispose();
+        hiding.dispose();
       },
     };
   },
