@@ -64,3 +64,41 @@ test('lights are added, named, dimmed, switched off and removed', async ({ page 
   await page.reload();
   await expect.poll(names, { timeout: 30_000 }).toEqual([...before, 'Low sun']);
 });
+
+test('lights are set up about the subject, dragged on the table, and cast shadows', async ({ page }) => {
+  await openRecipe(page, 'Buoy ring');
+  await pause(page);
+  await step(page, 'Look').click();
+  const cards = page.getByRole('region', { name: 'Lights' }).getByRole('article');
+  await page.getByRole('button', { name: 'Set up lights' }).click();
+  await page.getByRole('menuitem', { name: 'Three lamps' }).click();
+  const names = (): Promise<string[]> => cards.locator('header b').allTextContents();
+  await expect.poll(names).toEqual(['All lights', 'Key', 'Fill', 'Rim', 'Surroundings']);
+  await expect(cards.nth(1)).toContainText('shadows');
+  await cards.nth(1).locator('header b').click();
+  const aside = cards.nth(1).getByRole('textbox', { name: 'Aside' }).first();
+  const before = Number(await aside.inputValue());
+  // the key is to the right of the middle, above the camera's edge of the plan
+  const table = page.getByLabel('Light table: the lights about the subject');
+  const box = await table.boundingBox();
+  if (!box) throw new Error('there is no table');
+  // it is looked for where the pointer becomes a hand
+  const hand = table.locator('xpath=ancestor::*[@data-over][1]');
+  let found: [number, number] | null = null;
+  for (let x = box.width / 4; x < box.width / 2 && !found; x += 9)
+    for (let y = box.height / 2; y < box.height && !found; y += 9) {
+      await page.mouse.move(box.x + x, box.y + y);
+      if ((await hand.getAttribute('data-over')) === 'true') found = [box.x + x, box.y + y];
+    }
+  if (!found) throw new Error('no light is on the right of the plan');
+  await page.mouse.move(...found);
+  await page.mouse.down();
+  await page.mouse.move(found[0] + 12, found[1], { steps: 3 });
+  await page.mouse.up();
+  await expect.poll(async () => Number(await aside.inputValue())).not.toBe(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => Number(await aside.inputValue())).toBe(before);
+  await saved(page);
+  await page.reload();
+  await expect.poll(names, { timeout: 30_000 }).toEqual(['All lights', 'Key', 'Fill', 'Rim', 'Surroundings']);
+});
