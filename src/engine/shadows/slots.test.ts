@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { pieceOf } from '../../../tests/pieces';
 import { newLight, type Light } from '../../core/look/lights/kinds';
 import { SHADED } from '../../core/world/lights';
-import { MOST_AROUND, MOST_FLAT, MOST_VIEWS, shadowSlots, viewsOf } from './slots';
+import { MOST_AROUND, MOST_FLAT, MOST_VIEWS, shadowSlots, unshaded, viewsOf } from './slots';
 
 const of = (lights: Light[], route: object = { kind: 'keys' }) =>
   shadowSlots(pieceOf({ kind: 'copies' }, { look: { lights, reach: 40 }, flight: { route } }));
@@ -24,6 +24,11 @@ describe('room for shadows', () => {
   it('of one sort is no more than the programs have', () => {
     expect(of(shaded('point', 8)).slots.filter((slot) => slot !== null)).toHaveLength(MOST_AROUND);
     expect(of(shaded('spot', 12)).slots.filter((slot) => slot !== null)).toHaveLength(MOST_FLAT);
+    const many = pieceOf(
+      { kind: 'copies' },
+      { look: { lights: shaded('spot', 12) }, flight: { route: { kind: 'keys' } } },
+    );
+    expect(unshaded(many).map(({ id }) => id)).toEqual(['spot8', 'spot9', 'spot10', 'spot11']);
   });
 
   it('of a light that stands in every tile is for the nearest', () => {

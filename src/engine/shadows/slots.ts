@@ -1,4 +1,5 @@
 import type { Sees } from '../../core/look/lights/definition';
+import type { Light } from '../../core/look/lights/kinds';
 import type { Piece } from '../../core/piece/schema';
 import { lightSlots, seesOf } from '../../core/world/lights';
 
@@ -13,6 +14,14 @@ export interface ShadowSlot {
   sees: Sees['as'];
   square: number;
   number: number;
+}
+
+/** Lights that are to cast shadows, and for whose nearest there is no room. */
+export function unshaded(piece: Piece): Light[] {
+  const { slots } = shadowSlots(piece);
+  return lightSlots(piece).flatMap((slot, row) =>
+    slot.repetition === 0 && seesOf(slot, 0) !== null && slots[row] === null ? [slot.light] : [],
+  );
 }
 
 /** Views that a light is looked from. */

@@ -12,6 +12,7 @@ import { RIGS } from '../../../core/look/lights/rigs';
 import type { Piece } from '../../../core/piece/schema';
 import { sceneSymmetry } from '../../../core/seam/symmetry';
 import { tableFrame } from '../../../core/world/lightMoves';
+import { unshaded } from '../../../engine/shadows/slots';
 import { AddMenu } from '../../parts/AddMenu';
 import { Boundary } from '../../parts/Boundary';
 import { CardsHead } from '../../parts/CardsHead';
@@ -49,6 +50,7 @@ export function LightCards() {
   const piece = usePiece();
   const phase = useBench((state) => state.status?.phase ?? 0);
   const { lights } = piece.look;
+  const dark = unshaded(piece);
   return (
     <section aria-label="Lights" className={styles.list}>
       <CardsHead title="Lights">
@@ -82,6 +84,11 @@ export function LightCards() {
                 onRemove={() => setLights(lights.filter(({ id }) => id !== light.id))}
               >
                 <section className={rows.group}>
+                  {dark.includes(light) ? (
+                    <p className={styles.warn}>
+                      Lights above it in the list cast all the shadows there is room for: this one casts none.
+                    </p>
+                  ) : null}
                   <NameRow path={[...path, 'name']} name={light.name} of="light" placeholder={label} />
                 </section>
               </PartCard>

@@ -14,7 +14,7 @@ function summary({ look }: Piece, phase: number, group: LookGroup): string {
     case 'back':
       return `${look.background} to ${look.backgroundEdge}`;
     case 'rig':
-      return `${evaluateAnimated(look.rig, phase).toFixed(2)} × · soft boxes ${look.surround.toFixed(2)} ×`;
+      return `${evaluateAnimated(look.rig, phase).toFixed(2)} × · around ${look.surround.toFixed(2)} ×`;
     case 'air':
       return `clear for ${evaluateAnimated(look.fogDistance, phase).toFixed(1)} m · drawn to ${look.reach.toFixed(0)} m`;
   }

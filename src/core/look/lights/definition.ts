@@ -36,7 +36,7 @@ export interface LightRecord {
 
 /**
  * What a light sees of what it shines on, for its shadow: everything within an angle (radians from its middle to its edge), everything
- * around, or all that comes along one way; from how near on, in metres.
+ * around, or all along one way.
  */
 export type Sees = { as: 'cone'; half: number } | { as: 'around' } | { as: 'parallel' };
 

@@ -9,6 +9,7 @@ import { pointKey, removePoint } from '../../../parts/curvePoints';
 import { addPointAt, curvesOf, pointOf } from './curves';
 import { dotsOf, drawBox, drawMap, drawMarks } from './drawMap';
 import { dragged, hit, type Grip } from './handles';
+import { draggedLight, drawLights, hitLight, lightMarks, type LightMark } from './lights';
 import { draggedPoint, hitPoint } from './routeHandles';
 import { mapView, type Lane, type MapView } from './view';
 import styles from '../Build.module.css';
@@ -37,9 +38,10 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
       for (const layer of piece.layers)
         if (!layer.hidden && (layer.id === open || layer.id === over))
           drawBox(c, view, piece, layer, layer.id === open);
+      if (movesLayers && !drawnLayer) drawLights(c, view, lightMarks(piece, phase, view.span), phase, open);
       drawMarks(c, view, piece, chosenLayer, point);
     },
-    [piece, phase, dots, open, over, chosenLayer, drawnLayer, point],
+    [piece, phase, dots, open, over, movesLayers, chosenLayer, drawnLayer, point],
   );
   const place = (event: PointerEvent | React.MouseEvent): { view: MapView; at: [number, number] } | null => {
     const box = frame.current?.getBoundingClientRect();
@@ -49,6 +51,8 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
       at: [event.clientX - box.left, event.clientY - box.top],
     };
   };
+  const lightAt = ({ view, at }: { view: MapView; at: [number, number] }) =>
+    movesLayers && !drawnLayer ? hitLight(view, lightMarks(piece, phase, view.span), ...at) : null;
   const travel = flightOf(piece).travel.advance;
   const marks =
     curves.length > 0
@@ -90,13 +94,18 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
           const here = place(event);
           if (!here) return;
           const mark = hitPoint(piece, chosenLayer, here.view, ...here.at);
-          const found = mark || !movesLayers ? null : hit(piece, here.view, open, ...here.at);
+          const lit = mark ? null : lightAt(here);
+          const found = mark || lit || !movesLayers ? null : hit(piece, here.view, open, ...here.at);
           const layer = piece.layers.find(({ id }) => id === found?.id);
           if (mark) {
             bench.patch({ chosenPoint: mark.id });
             // the map must not move under the pointer
             event.currentTarget.focus({ preventScroll: true });
             drag.current = { ...mark, what: 'point', from: here.at, view: here.view, piece };
+          } else if (lit) {
+            bench.patch({ open: lit.mark.light.id, chosenPoint: null });
+            const { id } = lit.mark.light;
+            drag.current = { ...lit, id, what: 'light', from: here.at, view: here.view, piece };
           } else if (found && layer) {
             bench.patch({ open: layer.id, chosenPoint: null });
             drag.current = { ...found, what: 'layer', from: here.at, view: here.view, piece, layer };
@@ -111,13 +120,22 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
           if (!now) {
             const { view, at } = here;
             const layer = movesLayers ? hit(piece, view, open, ...at) : null;
-            setOver(hitPoint(piece, chosenLayer, view, ...at)?.id ?? layer?.id ?? null);
+            const light = lightAt(here)?.mark.light;
+            setOver(hitPoint(piece, chosenLayer, view, ...at)?.id ?? light?.id ?? layer?.id ?? null);
             return;
           }
           const { view, from, piece: before } = now;
           if (now.what === 'point') {
             const moved = draggedPoint(before, chosenLayer, now.id, now.lane, view, from, here.at);
             bench.update((p) => ({ ...p, flight: moved.flight, layers: moved.layers }));
+            return;
+          }
+          if (now.what === 'light') {
+            const light = draggedLight(before, phase, now.mark, now.lane, view, from, here.at);
+            bench.update((p) => ({
+              ...p,
+              look: { ...p.look, lights: p.look.lights.map((one) => (one.id === light.id ? light : one)) },
+            }));
             return;
           }
           const fields = dragged(before, now.layer, now.lane, now.grip, view, from, here.at);
@@ -146,4 +164,5 @@ interface DragBase {
   /** as it was when the drag began */
   piece: Piece;
 }
-type Drag = DragBase & ({ what: 'layer'; grip: Grip; layer: Layer } | { what: 'point' });
+type Drag = DragBase &
+  ({ what: 'layer'; grip: Grip; layer: Layer } | { what: 'light'; mark: LightMark } | { what: 'point' });

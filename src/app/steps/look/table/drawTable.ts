@@ -1,6 +1,3 @@
-import { linearToHex } from '../../../../core/colour/colour';
-import { dimmed } from '../../../../core/look/lights/definition';
-import type { Light } from '../../../../core/look/lights/kinds';
 import { lightName } from '../../../../core/look/lights/kinds';
 import type { Piece } from '../../../../core/piece/schema';
 import { cross, rotate, scale, add, subtract, type Vec3 } from '../../../../core/space/vector';
@@ -9,18 +6,11 @@ import { cameraPose } from '../../../../core/world/camera';
 import { standingOf } from '../../../../core/world/lights';
 import { token } from '../../../parts/Canvas';
 import type { Dots } from '../../build/map/drawMap';
+import { colourOf } from './lightColour';
 import { spotOf, type Half, type TableMark, type TableView } from './tableView';
 
 const HALVES: readonly Half[] = ['plan', 'front'];
 const WORDS: Record<Half, string> = { plan: 'from above', front: 'from the camera' };
-
-/** The colour a light is drawn in: never darker than can be seen. */
-function colourOf(light: Light, phase: number): string {
-  const [r, g, b] = dimmed(light.colour, 1, phase);
-  const most = Math.max(r, g, b, 1e-3);
-  const lift = (v: number): number => 0.12 + 0.88 * (v / most);
-  return linearToHex([lift(r), lift(g), lift(b)]);
-}
 
 /** The elements of the world, faint, so that the lights stand about something. */
 function drawThings(c: CanvasRenderingContext2D, view: TableView, half: Half, dots: readonly Dots[]): void {
