@@ -32,7 +32,7 @@ float shadowAt(int square, vec2 px, float depth) {
 // a place a little before the surface, so that it does not hide itself: by pixels of the view, more where light grazes it
 vec3 shadowLift(Surface s, vec3 from, float px) {
   float along = clamp(dot(s.n, from), 0.0, 1.0);
-  return s.n * (px * (0.6 + 1.2 * sqrt(1.0 - along * along))) + from * (0.5 * px);
+  return s.n * (px * (0.8 + 1.6 * sqrt(1.0 - along * along))) + from * (0.5 * px);
 }
 
 // seen by one view. focal: pixels a metre one metre away; flat_: above 0 without perspective

@@ -35,7 +35,7 @@ const WORLD: readonly [Vec3, Vec3, Vec3] = [
   [0, 0, 1],
 ];
 /** By how many pixels of a view a shape may differ. */
-const ERROR_PX = 3;
+const ERROR_PX = 1;
 
 /** One view of a light at a moment: world to light, pixels a metre one metre away, without perspective or with, and how far it sees. */
 interface LightView {
