@@ -122,12 +122,10 @@ await final();
 await shoot('curve');
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
-await open('Plankton bloom');
+await open('Salt lattice');
 await page.keyboard.press('3');
-await page.getByRole('article', { name: 'Glow' }).getByRole('button').first().click();
-await goTo(100);
+await page.getByRole('article', { name: 'Key' }).getByRole('button').first().click();
 await final();
-await page.getByText(/% dark/).waitFor({ timeout: 60_000 });
 await shoot('look');
 
 await browser.close();
