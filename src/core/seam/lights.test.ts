@@ -3,6 +3,7 @@ import { pieceOf } from '../../../tests/pieces';
 import { LIGHTS, newLight, type Light } from '../look/lights/kinds';
 import { setAt } from '../piece/paths';
 import type { Piece } from '../piece/schema';
+import { lightRows } from '../world/lights';
 import { lightFindings } from './lights';
 import { sceneSymmetry } from './symmetry';
 
@@ -34,6 +35,35 @@ describe('how lights close', () => {
       const [after] = found(setAt(p, finding.repair.path, finding.repair.value));
       expect([kind, after.ok]).toEqual([kind, true]);
     }
+  });
+
+  it('a pattern that moves on by whole steps, or turns whole turns, closes; by half of one it does not', () => {
+    const of = (fields: object) =>
+      found(piece([newLight('spot', 'a', { mask: 'rays', ...fields })], { kind: 'keys' }))[0].ok;
+    expect(of({ maskRun: 3 })).toBe(true);
+    expect(of({ maskTurn: { law: 'wound', start: 0.2, perLap: -2 } })).toBe(true);
+    expect(of({ maskRun: 0.5 })).toBe(false);
+    expect(of({ maskTurn: { law: 'wound', start: 0, perLap: 0.25 } })).toBe(false);
+  });
+
+  it('a light that is half a tile from the camera where the lap ends closes, whatever the tile', () => {
+    for (const tile of [8, 2.1, 7.3])
+      for (const at of [0.5, -0.5, 0.25]) {
+        const p = piece([newLight('point', 'a', { ahead: at * tile })], { kind: 'run', tilesPerLap: 3 });
+        const [finding] = found({ ...p, tile });
+        expect([tile, at, finding.says, finding.ok]).toEqual([tile, at, finding.says, true]);
+      }
+  });
+
+  it('what is hung on the camera to close keeps its place and its aim where the lap begins', () => {
+    const light = newLight('spot', 'a', { aside: 1.5, above: 2, ahead: 4, heading: 30, tilt: -50 });
+    const p = piece([light], third);
+    const [{ repair }] = found(p);
+    if (!repair) throw new Error('there is no repair');
+    const mended = setAt(p, repair.path, repair.value);
+    const [before, after] = [p, mended].map((one) => lightRows(one, 0)[0]);
+    before.place?.forEach((v, k) => expect(after.place?.[k]).toBeCloseTo(v, 2));
+    before.from.forEach((v, k) => expect(after.from[k]).toBeCloseTo(v, 2));
   });
 
   it('a light that winds aside and never comes back is found', () => {

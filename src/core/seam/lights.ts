@@ -2,21 +2,19 @@ import { lightName, type Light } from '../look/lights/kinds';
 import type { Hanging } from '../look/lights/standing';
 import type { Piece } from '../piece/schema';
 import { rotate, scale, type Vec3 } from '../space/vector';
+import { hungOnCamera } from '../world/lightMoves';
 import { lightRows, lightSlots, type LightRow } from '../world/lights';
 import { smallest, SLOPE_TOLERANCE, TOLERANCE, type Finding, type Repair } from './finding';
 import { applySymmetry, symmetryRotation, type Symmetry } from './symmetry';
 
-/** What hangs on the camera goes with it; only light that surrounds may be turned unseen. */
+/** Hung on the camera it closes whatever is done with that. */
 const onCamera = (piece: Piece, light: Light): Repair => ({
-  says: 'Let it turn with the camera',
-  path: ['look', 'lights', piece.look.lights.indexOf(light), 'hangs'],
-  value: 'camera',
+  says: 'Hang it on the camera',
+  path: ['look', 'lights', piece.look.lights.indexOf(light)],
+  value: hungOnCamera(piece, light),
 });
 
-/**
- * What a light is, as numbers that may be compared, and how large they are: place and direction in metres and shares, colour times
- * strength as a share of the greatest of the two sides.
- */
+/** What a light is, as numbers that may be compared: its place in metres first, then directions, colour times strength, and its own. */
 function numbersOf(row: LightRow, g: Symmetry | null): number[] {
   const turned = (v: Vec3): Vec3 => (g ? rotate(symmetryRotation(g), v) : v);
   const moved = (v: Vec3): Vec3 => (g ? applySymmetry(g, v) : v);
@@ -28,9 +26,21 @@ function numbersOf(row: LightRow, g: Symmetry | null): number[] {
     ...given,
     row.size ?? 0,
     row.reach ?? 0,
-    ...(row.own ?? []),
+    ...(row.own ?? []).flatMap((v, i) =>
+      row.round?.includes(i) ? [Math.cos(2 * Math.PI * v), Math.sin(2 * Math.PI * v)] : [v],
+    ),
   ];
 }
+
+/** Where a row's place begins and ends among its numbers. */
+const PLACE = [0, 3] as const;
+
+/** Rows in the order of others: to each of those the one that is nearest in place, since repetitions are numbered from the camera. */
+const matched = (rows: readonly number[][], like: readonly number[][]): number[][] =>
+  like.map((other) => {
+    const far = (row: number[]): number => apart(row.slice(...PLACE), other.slice(...PLACE));
+    return rows.reduce((best, row) => (far(row) < far(best) ? row : best));
+  });
 
 const apart = (a: readonly number[], b: readonly number[]): number => Math.hypot(...a.map((v, i) => v - b[i]));
 
@@ -42,20 +52,23 @@ export function lightFindings(piece: Piece, g: Symmetry): Finding[] {
   const { frames } = piece.lap;
   const seen = new Map<Light, number[]>();
   slots.forEach(({ light }, row) => seen.set(light, [...(seen.get(light) ?? []), row]));
-  // what is on for a stretch belongs to the frame on its own side of the seam
-  const at = (phase: number, frame: number): LightRow[] => lightRows(piece, phase, frame);
   return [...seen].map(([light, rows]) => {
     const of = (phase: number, carried: boolean): number[][] => {
-      const all = at(phase, carried ? 0 : frames);
+      // what is on for a stretch belongs to the frame on its own side of the seam
+      const all = lightRows(piece, phase, carried ? 0 : frames);
       return rows.map((row) => numbersOf(all[row], carried ? g : null));
     };
-    // repetitions are numbered from the camera, so they go with it as the world does
-    const [end, start] = [of(1, false), of(0, true)];
-    const far = Math.max(1, ...end.flatMap((numbers) => numbers.slice(0, 3).map(Math.abs)));
-    const sizeOf = (numbers: readonly number[]): number => Math.max(0.05, Math.hypot(...numbers.slice(3)));
+    // of repetitions only the nearest must be there: the outermost give no light, and are others from one moment to the next
+    const shown = lightRows(piece, 1, frames);
+    const end = of(1, false).filter((_, i) => i === 0 || shown[rows[i]].colour.some((v) => v > 0));
+    const start = matched(of(0, true), end);
+    const far = Math.max(1, ...end.flatMap((numbers) => numbers.slice(...PLACE).map(Math.abs)));
+    const sizeOf = (numbers: readonly number[]): number => Math.max(0.05, Math.hypot(...numbers.slice(PLACE[1])));
     const gap = Math.max(...end.map((numbers, i) => apart(numbers, start[i]) / Math.max(far * 1e-3, sizeOf(numbers))));
     const slopeGapOver = (h: number): number => {
-      const [b1, b2, a1, a2] = [of(1 - h, false), of(1 - 2 * h, false), of(h, true), of(2 * h, true)];
+      const beside = (phase: number, carried: boolean): number[][] => matched(of(phase, carried), end);
+      const [b1, b2] = [beside(1 - h, false), beside(1 - 2 * h, false)];
+      const [a1, a2] = [beside(h, true), beside(2 * h, true)];
       return Math.max(
         ...end.map((e, i) => {
           const before = e.map((v, k) => (3 * v - 4 * b1[i][k] + b2[i][k]) / (2 * h));

@@ -1,10 +1,10 @@
-import type { Light } from '../look/lights/kinds';
+import { lightOf, type Light } from '../look/lights/kinds';
 import type { Aiming, Hanging } from '../look/lights/standing';
 import type { Piece } from '../piece/schema';
 import { dot, inverse, length, normalize, rotate, scale, subtract, type Vec3 } from '../space/vector';
 import { evaluateAnimated, raisedBy, type Animated } from '../time/animated';
 import { cameraPose } from './camera';
-import { baseOf, isAiming, isHanging, standingOf } from './lights';
+import { baseOf, isAiming, isHanging, MIDDLE, standingOf } from './lights';
 
 const DEGREE = Math.PI / 180;
 /** Thousandths of a metre and tenths of a degree are kept. */
@@ -66,6 +66,17 @@ export function lightFromDirection(piece: Piece, light: Light, phase: number, di
   const [x, y, z] = turned ? rotate(inverse(cameraPose(piece, phase).quaternion), unit) : unit;
   const to = (value: Animated, at: number): Animated => broughtTo(value, phase, at, 0.001);
   return { ...light, aside: to(light.aside, x), above: to(light.above, y), behind: to(light.behind, z) };
+}
+
+/** A light of the world hung on the camera: where the lap begins it stands, and shines, as it did. */
+export function hungOnCamera(piece: Piece, light: Light): Light {
+  if (!('hangs' in light)) return light;
+  const { place, rotation } = standingOf(piece, light, 0);
+  const hung = { ...light, hangs: 'camera' } as Light;
+  if (!isHanging(light)) return lightFromDirection(piece, hung, 0, lightOf(light.kind).at(light, 0, MIDDLE).from);
+  const moved = lightMovedTo(piece, hung, 0, place);
+  const goal = subtract(place, rotate(rotation, [0, 0, 1]));
+  return isAiming(light) && light.aims === 'turned' ? lightAimedAt(piece, moved, 0, goal) : moved;
 }
 
 /** Where the camera's subject is, and its level axes: to the right, and towards the camera. The middle of a light table. */

@@ -16,7 +16,8 @@ export const MOST_ROWS = 24;
 const MOST_REPEATED = 7;
 const DEGREE = Math.PI / 180;
 const UPRIGHT: Quaternion = [0, 0, 0, 1];
-const MIDDLE: Standing = { place: [0, 0, 0], rotation: UPRIGHT };
+/** The world's middle, as the world is turned. */
+export const MIDDLE: Standing = { place: [0, 0, 0], rotation: UPRIGHT };
 
 /** One row of the table: a light, and which of its repetitions about the camera, counted from the nearest. */
 export interface LightSlot {
@@ -46,8 +47,16 @@ function spanOf(piece: Piece, of: number): number {
 const repeats = (piece: Piece, light: Light): boolean =>
   isHanging(light) && light.hangs !== 'camera' && flightOf(piece).travel.advance !== 0;
 
+const slotsKnown = new WeakMap<Piece, readonly LightSlot[]>();
+
 /** The rows of the table that the lights of a piece take, which are the same at every phase. */
-export function lightSlots(piece: Piece): LightSlot[] {
+export function lightSlots(piece: Piece): readonly LightSlot[] {
+  let known = slotsKnown.get(piece);
+  if (!known) slotsKnown.set(piece, (known = slotsOf(piece)));
+  return known;
+}
+
+function slotsOf(piece: Piece): LightSlot[] {
   const lights = piece.look.lights.filter(({ off }) => !off);
   const repeated = lights.filter((light) => repeats(piece, light)).length;
   const room = Math.floor((MOST_ROWS - (lights.length - repeated)) / Math.max(1, repeated));
@@ -59,14 +68,14 @@ export function lightSlots(piece: Piece): LightSlot[] {
   });
 }
 
+function cameraStanding(piece: Piece, phase: number): Standing {
+  const { position, quaternion } = cameraPose(piece, phase);
+  return { place: position, rotation: quaternion };
+}
+
 /** Where a light stands at a phase, which is not wrapped, in the tile the lap begins in. */
 export function standingOf(piece: Piece, light: Light, phase: number): Standing {
-  const { hangs = 'world' } = light as Partial<Hanging>;
-  if (hangs === 'camera' && !isHanging(light)) {
-    const { position, quaternion } = cameraPose(piece, phase);
-    return { place: position, rotation: quaternion };
-  }
-  if (!isHanging(light)) return MIDDLE;
+  if (!isHanging(light)) return 'hangs' in light && light.hangs === 'camera' ? cameraStanding(piece, phase) : MIDDLE;
   const base = baseOf(piece, light, phase);
   const at = (value: Hanging['aside']): number => evaluateAnimated(value, phase);
   const place = add(base.place, rotate(base.rotation, [at(light.aside), at(light.above), -at(light.ahead)]));
@@ -78,10 +87,7 @@ export function standingOf(piece: Piece, light: Light, phase: number): Standing 
 
 /** What a light hangs on. */
 export function baseOf(piece: Piece, light: Hanging, phase: number): Standing {
-  if (light.hangs === 'camera') {
-    const { position, quaternion } = cameraPose(piece, phase);
-    return { place: position, rotation: quaternion };
-  }
+  if (light.hangs === 'camera') return cameraStanding(piece, phase);
   if (light.hangs === 'world') return MIDDLE;
   const { layer, element } = light;
   const on = { on: light.hangs, layer, element, aside: 0, above: 0, ahead: 0 };

@@ -32,6 +32,8 @@ export interface LightRecord {
   reach?: number;
   /** eight numbers of the kind's own */
   own?: readonly number[];
+  /** which of these, from 0, are turns or steps: by a whole one more they are the same */
+  round?: readonly number[];
 }
 
 /**

@@ -1,5 +1,5 @@
 // a: cosines of its edge and of where that begins, tangent of its edge, pattern; b: the pattern's repetitions beside the beam's size,
-// its turn, steps it has moved on, how blurred it is
+// its turn in turns, steps it has moved on, how blurred it is
 
 // 1 where x lies in the first part of every whole step, with edges so soft
 float light_gaps(float x, float open, float soft) {
@@ -51,8 +51,8 @@ vec3 light_on(Light light, Surface s) {
   if (light.a.w > 0.5) {
     vec3 up = cross(light.from, light.side);
     vec2 p = vec2(dot(to, light.side), dot(to, up)) * (-light.b.x / (max(along, 1e-3) * light.a.z));
-    float c = cos(light.b.y);
-    float t = sin(light.b.y);
+    float c = cos(2.0 * PI_ * light.b.y);
+    float t = sin(2.0 * PI_ * light.b.y);
     through = light_through(int(light.a.w + 0.5), mat2(c, t, -t, c) * p, light.b.z, light.b.w);
   }
   return litByBall(s, to, away, light.size, light.colour * (light.strength * cone * through * fallOff(away, light.size, light.reach)));

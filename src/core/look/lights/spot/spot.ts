@@ -131,10 +131,11 @@ export const spot: LightDefinition<Spot> = {
         Math.tan(half),
         MASKS[light.mask],
         1 / light.maskScale,
-        evaluateAnimated(light.maskTurn, phase) * 2 * Math.PI,
+        evaluateAnimated(light.maskTurn, phase),
         light.maskRun * phase,
         light.maskSoft,
       ],
+      round: [5, 6],
     };
   },
   sees: (light, phase) => (light.shadow ? { as: 'cone', half: halfOf(light, phase) } : null),
