@@ -266,10 +266,11 @@ test('an orbit, a carried camera and one that looks ahead on its way close; keys
   await page.mouse.down();
   await page.mouse.move(key.x + 52, key.y + 5, { steps: 4 });
   await page.mouse.up();
-  const frames = await keys.evaluateAll((all) =>
-    all.map((e) => Number(/\d+/.exec(e.getAttribute('aria-label') ?? '')?.[0])),
-  );
-  expect(frames.some((frame) => frame > 0 && frame % 15 === 0 && frame !== 150)).toBe(true);
+  const framesOfKeys = (): Promise<number[]> =>
+    keys.evaluateAll((all) => all.map((e) => Number(/\d+/.exec(e.getAttribute('aria-label') ?? '')?.[0])));
+  await expect
+    .poll(async () => (await framesOfKeys()).some((frame) => frame > 0 && frame % 15 === 0 && frame !== 150))
+    .toBe(true);
   await closes(page);
   await step(page, 'Fly').click();
   await openCard(page, 'Route');

@@ -153,3 +153,65 @@ test('a shadow is as soft as the light is large: its width by similar triangles'
   console.log(`half-shadow: ${found.toFixed(3)} m of ${width.toFixed(3)}`);
   expect(Math.abs(found / width - 1)).toBeLessThan(0.06);
 });
+
+test('shadows are those of the frame, whatever was drawn before: of a body that is exchanged, of films and of what turns', async ({
+  page,
+}) => {
+  const held = (fields: object) =>
+    pieceOf({
+      ...{
+        kind: 'copies',
+        id: 'held',
+        arrangement: 'line',
+        count: 1,
+        size: 1.6,
+        variation: 0,
+        above: 0,
+        ahead: WALL - 1.5,
+      },
+      ...fields,
+    } as never).layers[0];
+  const spot = lamp('spot', 3.5, {
+    aside: -1.5,
+    above: 0.6,
+    aims: 'target',
+    aimAt: { on: 'point', ahead: WALL },
+    shadow: true,
+  });
+  const drawn = (piece: object, frames: readonly number[], passes: number): Promise<string[]> =>
+    page.evaluate(
+      async ([p, list, n, size, version]) => {
+        const piece = lab.parse({ format: 'isomorph', version, piece: p });
+        const out: string[] = [];
+        for (const frameIndex of list) {
+          const bytes = await lab.engine.api.pixels({ piece, frameIndex, ...size, passes: n });
+          const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>));
+          out.push([...digest].map((b) => b.toString(16).padStart(2, '0')).join(''));
+        }
+        return out;
+      },
+      [piece, frames, passes, SIZE, DOCUMENT_VERSION] as const,
+    );
+  for (const [what, fields] of [
+    ['exchange', { source: 'box', exchange: 'torus', exchangeFrom: 10, exchangeTo: 20 }],
+    ['film', { source: 'sphere', matter: { kind: 'film' } }],
+    [
+      'turn',
+      {
+        source: 'box',
+        treatments: [
+          { kind: 'turn', id: 't', what: 'each', axis: 'along', amount: { law: 'wound', start: 0, perLap: 1 } },
+        ],
+      },
+    ],
+  ] as const)
+    for (const passes of [1, 4]) {
+      const piece = wall([spot], [held(fields)]);
+      const sequence = await drawn(piece, [9, 10, 11], passes);
+      await page.reload();
+      await page.waitForFunction(() => 'lab' in globalThis);
+      const [alone] = await drawn(piece, [10], passes);
+      expect([what, passes, alone]).toEqual([what, passes, sequence[1]]);
+      expect([what, passes, sequence[0] !== sequence[1]]).toEqual([what, passes, true]);
+    }
+});

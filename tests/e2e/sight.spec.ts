@@ -67,7 +67,10 @@ const boxes = {
 };
 const dots = { kind: 'field', shape: 'box', width: 7, height: 5, count: 900, size: 0.05, light: 8, softness: 0.5 };
 const land = { kind: 'ground', width: 60, above: -1.6, relief: 1.2, feature: 5, octaves: 4, rows: 80 };
+// a light looks at a field of twice the width with pixels of twice the size, and between bodies that bent space presses together
+// one of them is as wide as the gap: what is left out is judged without shadows there
 const bent = {
+  casts: false,
   treatments: [
     { kind: 'twist', id: 't', seed: 1 },
     { kind: 'bend', id: 'b', seed: 2 },

@@ -51,8 +51,10 @@ export interface Behind extends DrawnBase {
 /** What hides what is behind it. */
 export interface MatterDrawn extends DrawnBase {
   readonly stage: 'matter';
-  /** false for what is before everything, and keeps no light off anything */
+  /** whether it can keep light off what is behind it: what is before everything does not */
   readonly casts?: boolean;
+  /** how far it is there follows from more than its elements: a film, a picture on it */
+  readonly unsettled?: boolean;
   /** Makes it show one of the layer's moments, at a time 0..1 of the open shutter. */
   show(moment: Moment, time: number): void;
   /** Draws it wherever it is seen. What is sorted draws what was found instead. */

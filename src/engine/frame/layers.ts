@@ -141,8 +141,11 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLa
         if (drawn.stage === 'behind') behind ??= drawn;
         else if (drawn.stage === 'matter') {
           matter.push({ drawn, moment, at: parts });
-          if (frame.casts && drawn.casts !== false)
-            casters.push({ drawn, moment, frame, keyOf: (phases) => stateKey(frame, moment, phases) });
+          if (frame.casts && drawn.casts) {
+            const keyOf = (phases: readonly number[]): string | null =>
+              drawn.unsettled ? null : stateKey(frame, all.indexOf(drawn), moment, phases);
+            casters.push({ drawn, moment, frame, keyOf });
+          }
         } else light.push({ drawn, moment, at: parts });
       }
     });
@@ -157,13 +160,21 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLa
   return { behind, matter, light, casters, things, solid, thins, coarsens };
 }
 
-/** What elements of a moment, and what acts on their vertices, follow from; null where the latter is more than numbers. */
-function stateKey({ pipeline, layer }: LayerFrame, { state }: Moment, phases: readonly number[]): string | null {
+/**
+ * What a drawing of a layer's elements at a moment follows from, with what acts on their vertices; null where the latter is more than
+ * numbers. @param drawing which of the layer's
+ */
+function stateKey(
+  { pipeline, layer, look }: LayerFrame,
+  drawing: number,
+  { state, fade }: Moment,
+  phases: readonly number[],
+): string | null {
   const values = [...pipeline.piece, ...pipeline.space].flatMap((step) =>
     phases.flatMap((phase) => [...Object.values(step.values(phase)), ...Object.values(step.reach?.(phase) ?? {})]),
   );
   return values.every((value) => typeof value !== 'object' || Array.isArray(value))
-    ? `${layer.id} ${state} ${JSON.stringify(values)}`
+    ? JSON.stringify([layer.id, drawing, state, fade, look.cut, values])
     : null;
 }
 

@@ -20,7 +20,7 @@ import { boxOf, common, coneAround, cornersOf, fitted, type Box } from './fit';
 import { shadowSlots, viewsOf, type ShadowSlot } from './slots';
 
 /** Sides of a square, in pixels: as many as the picture is high, within these. */
-const LEAST_SIDE = 256;
+const LEAST_SIDE = 512;
 const MOST_SIDE = 2048;
 const MOST_ATLAS = 8192;
 /** Pixels at the edge of each of six views, so that neighbours are in both. */
@@ -104,7 +104,6 @@ interface Shaded {
   casters: readonly Caster[];
   slots: readonly ShadowSlot[];
   things: Box;
-  phases: readonly [number, number, number];
 }
 
 /**
@@ -135,15 +134,16 @@ export class Shadows {
     if (found.length === 0) return;
     this.room(views, request.height);
     const phases = [shot.openPhase, shot.phase, shot.closePhase] as const;
-    this.frame = { piece, shot, request, casters, slots: found, things, phases };
-    const key = this.keyOf(this.frame, phases, 0);
+    const frame = (this.frame = { piece, shot, request, casters, slots: found, things });
+    const key = this.keyOf(frame, phases, 0);
     if (key !== null && key === this.sorted) return;
     this.sorted = key ?? '';
     this.drawn = '';
     const restore = keepCamera(view);
-    const at = phases.map((phase) => this.viewsAt(this.frame as Shaded, phase, null));
+    const at = phases.map((phase) => this.viewsAt(frame, phase, null));
     const jobs = at[1].flatMap((_, index) =>
       this.jobsOf(
+        frame,
         at.map((views) => views[index]),
         index,
       ),
@@ -232,8 +232,7 @@ export class Shadows {
     to.uJitter.value = new THREE.Vector2();
   }
 
-  private jobsOf([open, mid, close]: readonly LightView[], index: number): SortJob[] {
-    const { shot, casters } = this.frame as Shaded;
+  private jobsOf({ shot, casters }: Shaded, [open, mid, close]: readonly LightView[], index: number): SortJob[] {
     const side = this.view.uShadowSide.value;
     const from: Onlooker = {
       pose: shot.pose,
@@ -285,18 +284,10 @@ export class Shadows {
       this.look(light, side, 1);
       view.uViewOpen.value = view.uViewClose.value = light.view;
       atlas.viewport.set((square % columns) * side, Math.floor(square / columns) * side, side, side);
-      for (const { drawn, moment, frame: layer } of frame.casters) {
+      for (const { drawn, moment } of frame.casters) {
         drawn.show(inView(moment, square), pass.lens.t);
-        drawn.draw(
-          drawn.sorting
-            ? []
-            : visibleParts(
-                layer,
-                { ...shot, mid: light.view, open: light.view, close: light.view, back: light.far },
-                drawn.parts,
-              ),
-          atlas,
-        );
+        // what was sorted for it
+        drawn.draw([], atlas);
       }
     });
     restore();
@@ -344,18 +335,19 @@ const idNumbers = (id: string): [number, number, number, number] => {
   return out;
 };
 
-/** The corners of what the lens sees, metres in the world. */
-function seenCorners(shot: Shot, view: View): Vec3[] {
+/** The corners of what the lens sees when the shutter opens, half-way and when it closes, metres in the world. */
+function seenCorners({ open, mid, close, flat }: Shot, view: View): Vec3[] {
   const { x: width, y: height } = view.uPicture.value;
-  const { position, quaternion } = shot.pose;
   const far = view.uAir.value.z;
-  return [0, far].flatMap((d) =>
-    [-1, 1].flatMap((x) =>
-      [-1, 1].map((y) => {
-        const over = (shot.flat > 0 ? shot.flat : d) / view.uPixelFocal.value / 2;
-        const at: Vec3 = [x * width * over, y * height * over, -d + shot.back];
-        return add(position, rotate(quaternion, at));
-      }),
-    ),
-  );
+  return [open, mid, close].flatMap((matrix) => {
+    const toWorld = matrix.clone().invert();
+    return [0, far].flatMap((d) =>
+      [-1, 1].flatMap((x) =>
+        [-1, 1].map((y): Vec3 => {
+          const over = (flat > 0 ? flat : d) / view.uPixelFocal.value / 2;
+          return new THREE.Vector3(x * width * over, y * height * over, -d).applyMatrix4(toWorld).toArray();
+        }),
+      ),
+    );
+  });
 }

@@ -27,11 +27,23 @@ export function unshaded(piece: Piece): Light[] {
 /** Views that a light is looked from. */
 export const viewsOf = (sees: Sees['as']): number => (sees === 'around' ? 6 : 1);
 
-/**
- * The rows of the table of lights that cast shadows, as many as there is room for; the same at every phase.
- * @returns by row, and how many views there are
- */
-export function shadowSlots(piece: Piece): { slots: (ShadowSlot | null)[]; views: number } {
+interface ShadowSlots {
+  /** by row */
+  slots: readonly (ShadowSlot | null)[];
+  /** how many views there are */
+  views: number;
+}
+
+const known = new WeakMap<Piece, ShadowSlots>();
+
+/** The rows of the table of lights that cast shadows, as many as there is room for; the same at every phase. */
+export function shadowSlots(piece: Piece): ShadowSlots {
+  let found = known.get(piece);
+  if (!found) known.set(piece, (found = slotsOf(piece)));
+  return found;
+}
+
+function slotsOf(piece: Piece): ShadowSlots {
   let square = 0;
   const taken = { one: 0, around: 0 };
   const slots = lightSlots(piece).map((slot, row): ShadowSlot | null => {

@@ -115,6 +115,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     return {
       stage: 'matter',
       casts: rides !== 'over',
+      unsettled: picture !== null || !isOpaque(matter),
       parts,
       shown,
       sorting: {

@@ -59,6 +59,7 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
     let now = 0;
     return {
       stage: 'matter',
+      casts: true,
       parts: WHOLE,
       shown: null,
       sorting: {

@@ -5,6 +5,7 @@ import { routeOf } from '../../../../core/flight/routes/kinds';
 import { BandHead } from '../../../parts/BandHead';
 import { Canvas } from '../../../parts/Canvas';
 import { bench, useBench, usePiece } from '../../../state/bench';
+import { putLight } from '../../../state/lights';
 import { pointKey, removePoint } from '../../../parts/curvePoints';
 import { addPointAt, curvesOf, pointOf } from './curves';
 import { dotsOf, drawBox, drawMap, drawMarks } from './drawMap';
@@ -131,11 +132,7 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
             return;
           }
           if (now.what === 'light') {
-            const light = draggedLight(before, phase, now.mark, now.lane, view, from, here.at);
-            bench.update((p) => ({
-              ...p,
-              look: { ...p.look, lights: p.look.lights.map((one) => (one.id === light.id ? light : one)) },
-            }));
+            putLight(draggedLight(before, phase, now.mark, now.lane, view, from, here.at));
             return;
           }
           const fields = dragged(before, now.layer, now.lane, now.grip, view, from, here.at);

@@ -3,6 +3,7 @@ import type { Piece } from '../../../../core/piece/schema';
 import { BandHead } from '../../../parts/BandHead';
 import { Canvas } from '../../../parts/Canvas';
 import { bench, useBench, usePiece } from '../../../state/bench';
+import { putLight } from '../../../state/lights';
 import { dotsOf } from '../../build/map/drawMap';
 import { drawTable } from './drawTable';
 import {
@@ -78,11 +79,7 @@ export function LightTable({ title }: { title: ReactNode }) {
             setOver(hitTable(here.view, marks, open, ...here.at) !== null);
             return;
           }
-          const light = draggedLight(now.piece, phase, now.view, now.mark, now.hit, now.from, here.at);
-          bench.update((p) => ({
-            ...p,
-            look: { ...p.look, lights: p.look.lights.map((one) => (one.id === light.id ? light : one)) },
-          }));
+          putLight(draggedLight(now.piece, phase, now.view, now.mark, now.hit, now.from, here.at));
         }}
         onPointerUp={() => {
           if (drag.current) bench.endGesture();
