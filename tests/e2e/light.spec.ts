@@ -1,8 +1,9 @@
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { DOCUMENT_VERSION } from '../../src/core/piece/schema';
 import { facingFactor } from '../../src/core/look/lights/softBox/factor';
 import { newLight, type Light } from '../../src/core/look/lights/kinds';
-import { openLab } from './lab';
+import { openLab, probe } from './lab';
 import { pieceOf } from '../pieces';
 
 // Light as it falls on a matt wall five metres before the camera, seen without perspective: 0.05 m of the wall a pixel.
@@ -214,4 +215,34 @@ test('shadows are those of the frame, whatever was drawn before: of a body that 
       expect([what, passes, alone]).toEqual([what, passes, sequence[1]]);
       expect([what, passes, sequence[0] !== sequence[1]]).toEqual([what, passes, true]);
     }
+});
+
+test('a white furnace: matter of white gives back all light that comes from everywhere, whatever its roughness and metal', async ({
+  page,
+}) => {
+  const read = (path: string): string => readFileSync(`src/engine/matter/${path}`, 'utf8');
+  // what is around is 1 everywhere; nothing else shines
+  const source = [
+    '#define PANORAMAS',
+    read('brdf.glsl'),
+    'vec3 lightOn(Surface s) { return vec3(0.0); }',
+    'vec3 lightFrom(vec3 d, float rough) { return vec3(0.0); }',
+    'vec3 panoramaFrom(vec3 d, float rough) { return vec3(1.0); }',
+    'vec3 panoramaEven(vec3 n) { return vec3(1.0); }',
+    read('shine.glsl'),
+  ].join('\n');
+  const [roughs, metals, views] = [11, 5, 8];
+  const body = `
+    float rough = float(id % ${roughs}u) / ${(roughs - 1).toFixed(1)};
+    float metal = float((id / ${roughs}u) % ${metals}u) / ${(metals - 1).toFixed(1)};
+    float nv = (float(id / ${roughs * metals}u) + 0.5) / ${views.toFixed(1)};
+    vec3 v = vec3(sqrt(1.0 - nv * nv), 0.0, nv);
+    vec3 white = vec3(1.0);
+    result = vec4(shine(vec3(0.0, 0.0, 1.0), v, mix(vec3(DULL), white, metal), white * (1.0 - metal), metal, rough, 1.0, vec3(0.0), 0.0), metal);`;
+  const count = roughs * metals * views;
+  const found = new Float32Array(await probe(page, source, body, count));
+  let worst = 0;
+  for (let i = 0; i < count; i++) worst = Math.max(worst, Math.abs(found[4 * i] - 1));
+  console.log(`white furnace: ${(worst * 100).toFixed(2)} % off at most, ${count} roughnesses, metals and directions`);
+  expect(worst).toBeLessThan(0.02);
 });

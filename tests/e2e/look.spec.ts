@@ -102,3 +102,36 @@ test('lights are set up about the subject, dragged on the table, and cast shadow
   await page.reload();
   await expect.poll(names, { timeout: 30_000 }).toEqual(['All lights', 'Key', 'Fill', 'Rim', 'Surroundings']);
 });
+
+test('a colour swings, is given keys that are moved in the unrolled lap, and is told when it does not close', async ({
+  page,
+}) => {
+  await openRecipe(page);
+  await pause(page);
+  await step(page, 'Look').click();
+  const card = page.getByRole('article', { name: 'Background' });
+  await card.getByRole('button').first().click();
+  await card.getByRole('button', { name: /^Centre: Fixed/ }).click();
+  await page.getByRole('menuitem', { name: 'Swing' }).click();
+  await expect(card.getByRole('button', { name: /^Centre, swings to, #/ })).toBeVisible();
+  // other than where it starts
+  const hexOf = async (name: RegExp): Promise<string | undefined> =>
+    /#[0-9a-f]{6}/.exec((await card.getByRole('button', { name }).getAttribute('aria-label')) ?? '')?.[0];
+  expect(await hexOf(/^Centre, swings to/)).not.toBe(await hexOf(/^Centre, #/));
+  await card.getByRole('button', { name: /^Centre: Swing/ }).click();
+  await page.getByRole('menuitem', { name: 'Keyed' }).click();
+  await page.getByRole('button', { name: 'Unrolled lap' }).click();
+  const keys = page.getByRole('slider', { name: /^Key at frame \d+$/ });
+  await expect(keys).toHaveCount(2);
+  const name = await keys.nth(1).getAttribute('aria-label');
+  await keys.nth(1).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(keys.nth(1)).not.toHaveAttribute('aria-label', name ?? '');
+  await page.getByRole('img', { name: 'The colour over the lap' }).dblclick({ position: { x: 200, y: 20 } });
+  await expect(keys).toHaveCount(3);
+  // the new one is where it was put, with the colour that was there
+  await expect(card.getByRole('button', { name: /^Key \d, value, #/ })).toHaveCount(3);
+  await step(page, 'Seam').click();
+  await expect(page.getByText('does not return')).toHaveCount(0);
+  await saved(page);
+});

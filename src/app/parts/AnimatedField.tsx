@@ -2,12 +2,11 @@ import { closes, evaluateAnimated, lawOf, snapAnimated, type Animated, type Law 
 import { framePhase } from '../../core/time/lap';
 import { usePiece, useBench } from '../state/bench';
 import { newId } from '../state/edit';
-import { Button } from './Button';
-import { ChoiceField } from './ChoiceField';
 import { KeyRows } from './KeyRows';
 import { setKey } from './keys';
 import { LawMark } from './LawMark';
 import { NumberField, type NumberSpec } from './NumberField';
+import { OpenRow, WaveRows } from './SwingRows';
 import styles from './Row.module.css';
 
 interface Props {
@@ -101,16 +100,14 @@ export function AnimatedField({ spec, value, closingStep, initial, onChange, onS
       ) : value.law === 'wound' ? (
         <WoundRows value={value} step={closingStep} spec={spec} onChange={onChange} />
       ) : selected ? (
-        <KeyRows keys={value.keys} frames={frames} spec={spec} onChange={(keys) => onChange({ ...value, keys })} />
+        <KeyRows
+          keys={value.keys}
+          frames={frames}
+          field={(label, v, set) => <NumberField spec={{ ...spec, label }} value={v} onChange={set} />}
+          onChange={(keys) => onChange({ ...value, keys })}
+        />
       ) : null}
-      {open ? (
-        <div className={styles.open} role="status">
-          <span>does not close</span>
-          <Button kind="bare" onPress={() => onChange(snapAnimated(value, closingStep))}>
-            Close it
-          </Button>
-        </div>
-      ) : null}
+      {open ? <OpenRow onClose={() => onChange(snapAnimated(value, closingStep))} /> : null}
     </>
   );
 }
@@ -125,23 +122,7 @@ function SwingRows({ value, spec, onChange }: { value: Law_<'swing'>; spec: Numb
         value={value.reach}
         onChange={(reach) => onChange({ ...value, reach })}
       />
-      <NumberField
-        spec={{ label: `${spec.label}, cycles per lap`, min: 1, max: 1000, comfort: 12, unit: '× lap' }}
-        whole
-        value={value.cycles}
-        onChange={(cycles) => onChange({ ...value, cycles })}
-      />
-      <NumberField
-        spec={{ label: `${spec.label}, shift in turns`, min: -1, max: 1, comfort: 1, decimals: 2, unit: 'shift' }}
-        value={value.shift}
-        onChange={(shift) => onChange({ ...value, shift })}
-      />
-      <ChoiceField
-        label={`${spec.label}, wave`}
-        value={value.wave}
-        choices={{ sine: 'Sine', triangle: 'Triangle', noise: 'Noise' }}
-        onChange={(wave) => onChange({ ...value, wave: wave as 'sine' })}
-      />
+      <WaveRows label={spec.label} value={value} onChange={(change) => onChange({ ...value, ...change })} />
     </div>
   );
 }

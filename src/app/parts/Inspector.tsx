@@ -1,5 +1,5 @@
 import { Dices } from 'lucide-react';
-import type { Gradient } from '../../core/colour/colour';
+import type { AnimatedColour, AnimatedGradient } from '../../core/colour/animated';
 import type { FileRef } from '../../core/kept';
 import {
   headingsOf,
@@ -19,9 +19,9 @@ import { bench, useBench, usePiece } from '../state/bench';
 import { AnimatedField } from './AnimatedField';
 import { Button } from './Button';
 import { ChoiceField } from './ChoiceField';
-import { ColourField } from './ColourField';
 import { FileField } from './FileField';
-import { GradientField } from './GradientField';
+import { MixedField } from './MixedField';
+import { colours, gradients } from './mixedKinds';
 import { NumberField } from './NumberField';
 import { OutlineField } from './OutlineField';
 import { PictureField } from './PictureField';
@@ -55,7 +55,7 @@ interface Row {
   control: Control;
 }
 
-const TALL: ReadonlySet<string> = new Set(['gradient', 'profile', 'outline', 'picture', 'lines', 'file']);
+const TALL: ReadonlySet<string> = new Set(['profile', 'outline', 'picture', 'lines', 'file']);
 
 const rowsOf = (form: FormLike): Row[] =>
   Object.entries(form.fields).flatMap(([name, field]) =>
@@ -118,6 +118,17 @@ function FieldRow({ row: { field, control }, path, value, closingStep }: RowProp
         onSelect={() => bench.patch({ selected: [...path] })}
       />
     );
+  const mixed = {
+    label: control.label,
+    hint: control.hint,
+    selected,
+    row: path.join('.'),
+    onChange: set,
+    onSelect: () => bench.patch({ selected: [...path] }),
+  };
+  if (control.control === 'colour') return <MixedField kind={colours} value={value as AnimatedColour} {...mixed} />;
+  if (control.control === 'gradient')
+    return <MixedField kind={gradients} value={value as AnimatedGradient} {...mixed} />;
   if (control.control === 'shown')
     return (
       <ShownList
@@ -191,10 +202,6 @@ function Plain({
     }
     case 'choice':
       return <ChoiceField label={meta.label} value={value as string} choices={meta.choices ?? {}} onChange={set} />;
-    case 'colour':
-      return <ColourField label={meta.label} value={value as string} onChange={set} />;
-    case 'gradient':
-      return <GradientField label={meta.label} value={value as Gradient} onChange={set} />;
     case 'switch':
       return <SwitchField label={meta.label} value={value as boolean} onChange={set} />;
     case 'layer':
@@ -220,6 +227,8 @@ function Plain({
     case 'file':
       return <FileField label={meta.label} of={meta.file ?? 'font'} value={value as FileRef | null} onChange={set} />;
     case 'animated':
+    case 'colour':
+    case 'gradient':
     case 'shown':
     case 'part':
     case 'points':

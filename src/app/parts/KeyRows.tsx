@@ -1,12 +1,13 @@
 import { Plus, Trash2 } from 'lucide-react';
-import type { Ease, Key } from '../../core/time/animated';
+import type { ReactNode } from 'react';
+import type { Ease } from '../../core/time/animated';
 import { EASE_PRESETS } from '../../core/time/easing';
 import { EASE_WORDS, easeCalled, easeName } from './eases';
 import { framePhase } from '../../core/time/lap';
 import { Button } from './Button';
 import { ChoiceField } from './ChoiceField';
-import { setKey } from './keys';
-import { NumberField, type NumberSpec } from './NumberField';
+import { setKey, type AnyKey } from './keys';
+import { NumberField } from './NumberField';
 import styles from './Row.module.css';
 
 type Curve = [number, number, number, number];
@@ -21,18 +22,19 @@ function easeOf(name: string, before: Ease): Ease {
 }
 
 /** The keys of a value: frame, value, and how each leads to the next. */
-export function KeyRows({
+export function KeyRows<V>({
   keys,
   frames,
-  spec,
+  field,
   onChange,
 }: {
-  keys: readonly Key[];
+  keys: readonly AnyKey<V>[];
   frames: number;
-  spec: NumberSpec;
-  onChange(keys: Key[]): void;
+  /** what its value is changed with */
+  field(label: string, value: V, onChange: (value: V) => void): ReactNode;
+  onChange(keys: AnyKey<V>[]): void;
 }) {
-  const edit = (id: string, change: Partial<Key>): void =>
+  const edit = (id: string, change: Partial<AnyKey<V>>): void =>
     onChange(keys.map((key) => (key.id === id ? { ...key, ...change } : key)).sort((a, b) => a.at - b.at));
   const addBetween = (): void => {
     const at = (keys[keys.length - 1].at + 0.25) % 1;
@@ -48,11 +50,7 @@ export function KeyRows({
             value={Math.round(key.at * frames)}
             onChange={(f) => edit(key.id, { at: framePhase(f, frames) })}
           />
-          <NumberField
-            spec={{ ...spec, label: `Key ${index + 1}, value` }}
-            value={key.value}
-            onChange={(v) => edit(key.id, { value: v })}
-          />
+          {field(`Key ${index + 1}, value`, key.value, (value) => edit(key.id, { value }))}
           <ChoiceField
             label={`Key ${index + 1}, easing to the next`}
             value={easeName(key.ease)}

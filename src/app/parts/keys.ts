@@ -1,8 +1,16 @@
-import type { Key } from '../../core/time/animated';
+import type { Ease } from '../../core/time/animated';
 import { newId } from '../state/edit';
 
+/** A key of any value: a number, a colour, a gradient. */
+export interface AnyKey<V> {
+  id: string;
+  at: number;
+  value: V;
+  ease: Ease;
+}
+
 /** Sets a keyed value at a phase: moves the key that is there, or adds one. */
-export function setKey(keys: readonly Key[], phase: number, value: number, within: number): Key[] {
+export function setKey<V>(keys: readonly AnyKey<V>[], phase: number, value: V, within: number): AnyKey<V>[] {
   const near = keys.find((key) => Math.min(Math.abs(key.at - phase), 1 - Math.abs(key.at - phase)) < within);
   if (near) return keys.map((key) => (key === near ? { ...key, value } : key));
   const before =

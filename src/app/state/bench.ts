@@ -12,7 +12,7 @@ import { beginGesture, change, endGesture, redo, undo, type History } from './hi
 
 /** What the band of the step Fly shows. */
 export type FlyBandName = 'lap' | 'map' | 'comfort';
-export type LookBandName = 'lights' | 'tones';
+export type LookBandName = 'lights' | 'lap' | 'tones';
 
 export const STEPS = ['build', 'fly', 'look', 'seam', 'export'] as const;
 export type Step = (typeof STEPS)[number];

@@ -1,4 +1,5 @@
-import type { Animated } from '../time/animated';
+import type { Animated, Keyed } from '../time/animated';
+import { isMoving, type KeyedMix, type Moving } from '../time/mixed';
 import { valueAt, type Field, type FormLike } from './field';
 
 /** Something with fields of its own, and where it is in what it belongs to. */
@@ -88,4 +89,19 @@ function mapped<T extends object>(list: readonly T[], change: (one: T, index: nu
 export const animatedIn = (part: Part): (Held & { value: Animated })[] =>
   heldBy(part).flatMap((held) =>
     held.field.control?.control === 'animated' ? [{ ...held, value: held.value as Animated }] : [],
+  );
+
+/** The colours and gradients among them that change over the lap. */
+export const mixedIn = (part: Part): (Held & { value: Moving<unknown> })[] =>
+  heldBy(part).flatMap((held) => {
+    const { control } = held.field.control ?? {};
+    return (control === 'colour' || control === 'gradient') && isMoving(held.value)
+      ? [{ ...held, value: held.value }]
+      : [];
+  });
+
+/** What has keys among what a part holds, of numbers, colours and gradients. */
+export const keyedIn = (part: Part): (Held & { value: Keyed | KeyedMix<unknown> })[] =>
+  [...animatedIn(part), ...mixedIn(part)].flatMap((held) =>
+    typeof held.value === 'object' && held.value.law === 'keyed' ? [{ ...held, value: held.value }] : [],
   );

@@ -1,4 +1,4 @@
-import type { Gradient } from '../colour/colour';
+import type { AnimatedGradient } from '../colour/animated';
 import type { RouteShape } from '../elements/course';
 import type { Curve } from '../elements/curve';
 import type { Axis } from '../elements/axis';
@@ -119,7 +119,7 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   linking?(layer: L, phase: number): Linking;
   /** @param phase that it is seen at, which is not wrapped */
   look(layer: L, world: World, phase: number): DrawingLook;
-  gradient(layer: L): Gradient;
+  gradient(layer: L): AnimatedGradient;
   /** overall brightness at a phase */
   light(layer: L, phase: number): number;
   extent(layer: L, world: World): Extent;

@@ -1,4 +1,4 @@
-import type { Gradient } from '../colour/colour';
+import type { AnimatedGradient } from '../colour/animated';
 import type { FileRef } from '../kept';
 import type { Matter } from '../matter/kinds';
 import type { Mesh } from '../solids/mesh';
@@ -84,7 +84,7 @@ export interface Linking {
   thickness: number;
   light: number;
   /** from the longest link to the shortest */
-  gradient: Gradient;
+  gradient: AnimatedGradient;
 }
 
 /** The numbers that the program of panels has for what is chosen: BACK_DARK, DOTS_ROUND … */

@@ -1,5 +1,5 @@
 import { choice, gradient, heading, integer, number, type Field } from '../forms';
-import type { Gradient } from '../colour/colour';
+import type { AnimatedGradient } from '../colour/animated';
 import type { Condition } from '../forms';
 
 /** What colours a layer's elements stands under one heading. */
@@ -8,7 +8,7 @@ export const tint = heading('Colour');
 const byNoise = { field: 'placeBy', is: ['noise'] };
 
 /** The gradient on which every element has a place. */
-export const gradientField = (colours: readonly string[]): Field<Gradient> =>
+export const gradientField = (colours: readonly string[]): Field<AnimatedGradient> =>
   gradient(colours, { label: 'Gradient', group: tint, hint: 'Colours from first to last place.' });
 
 /** What decides where on the gradient an element is. @param noun one of its elements */

@@ -1,4 +1,6 @@
+import type { AnimatedGradient } from '../colour/animated';
 import type { Gradient } from '../colour/colour';
+import { mappedMix } from '../time/mixed';
 import { isShown, valueAt, type Control, type Form, type Heading } from '../forms';
 import { withParts, type Part } from '../forms/walk';
 import { hash4, unitFrom } from '../random/hash';
@@ -85,7 +87,9 @@ function moved(value: unknown, control: Control, step: number, boldness: number,
     case 'animated':
       return wanderedAnimated(value as Animated, control, by, step);
     case 'gradient':
-      return wanderedGradient(value as Gradient, by * 1.2, 2 ** (other * 0.3 * boldness));
+      return mappedMix(value as AnimatedGradient, (one) =>
+        wanderedGradient(one, by * 1.2, 2 ** (other * 0.3 * boldness)),
+      );
     case 'choice': {
       if (boldness <= 0.6 || Math.abs(other) >= 0.3) return value;
       const choices = Object.keys(control.choices ?? {});

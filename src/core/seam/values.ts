@@ -1,8 +1,9 @@
 import { isShown } from '../forms';
-import { animatedIn, heldBy, type Part } from '../forms/walk';
+import { animatedIn, heldBy, mixedIn, type Part } from '../forms/walk';
 import { setAt } from '../piece/paths';
 import { partsOfPiece, type Piece } from '../piece/schema';
 import { closes, evaluateAnimated, snapAnimated, type Animated } from '../time/animated';
+import { closesMixed, isMoving, snapMixed, type Moving } from '../time/mixed';
 import { stepsOf } from '../world/steps';
 import type { Finding } from './finding';
 
@@ -57,6 +58,18 @@ export const animatedPlaces = (piece: Piece): Place[] =>
         }));
     });
 
+/** Every value, colour and gradient of a piece that changes over the lap: what it is called, and where it is. */
+export const movingPlaces = (piece: Piece): Pick<Place, 'subject' | 'path'>[] => [
+  ...animatedPlaces(piece),
+  ...partsOfPiece(piece)
+    .filter(isUsed)
+    .flatMap((part) =>
+      mixedIn(part)
+        .filter(({ field }) => isShown(field.control, part.value))
+        .map(({ name, field, path }) => ({ subject: subjectOf(part, field.control?.label ?? name), path })),
+    ),
+];
+
 /** What is said of every value of a piece that does not close, with what would mend it. */
 export function valueFindings(piece: Piece): Finding[] {
   const open = animatedPlaces(piece)
@@ -75,7 +88,44 @@ export function valueFindings(piece: Piece): Finding[] {
         repair: { says: describeMended(mended), path: place.path, value: mended },
       };
     });
-  return [...open, ...partsOfPiece(piece).flatMap((part) => stepFindings(piece, part))];
+  return [
+    ...open,
+    ...partsOfPiece(piece).flatMap((part) => [...stepFindings(piece, part), ...colourFindings(piece, part)]),
+  ];
+}
+
+/** Colours and gradients that are not after a lap what they were. */
+function colourFindings(piece: Piece, part: Part): Finding[] {
+  if (isOff(part) || !isUsed(part)) return [];
+  return mixedIn(part)
+    .filter(({ value, field: { control } }) => !closesMixed(value) && isShown(control, part.value))
+    .map(({ name, field, value, path }): Finding => {
+      const mended = snapMixed(value);
+      const count = value.law === 'swing' ? value.cycles : value.law === 'wound' ? value.perLap : 0;
+      return {
+        id: `value:${path.join('.')}`,
+        subject: subjectOf(part, field.control?.label ?? name),
+        layerId: layerIdOf(piece, part),
+        ok: false,
+        gap: Math.max(0.01, wholeGap(count)),
+        slopeGap: 0,
+        says: describeColour(value),
+        repair: { says: describeMendedColour(mended), path, value: mended },
+      };
+    });
+}
+
+const describeColour = (value: Moving<unknown>): string =>
+  value.law === 'swing'
+    ? `swings ${value.cycles} times per lap; whole cycles return`
+    : value.law === 'wound'
+      ? `turns its hues ${Number(value.perLap.toFixed(4))} times per lap; whole turns return`
+      : 'does not return';
+
+function describeMendedColour(value: unknown): string {
+  if (!isMoving(value) || value.law === 'keyed') return 'Hold it still';
+  if (value.law === 'swing') return `Swing ${value.cycles} times instead`;
+  return value.perLap === 0 ? 'Hold it still' : `Turn them ${value.perLap} times instead`;
 }
 
 /** Whether a part, or what it is in, is switched off. */

@@ -6,7 +6,7 @@ import { wrapPhase } from './lap';
 import { hermite, periodicSlopes } from './spline';
 
 /** How a key leads to the next one. `smooth` gives a periodic C2 curve through the smooth keys' neighbours. */
-const EaseSchema = z.union([
+export const EaseSchema = z.union([
   z.enum(['linear', 'hold', 'smooth']),
   z.tuple([z.number().min(0).max(1), z.number().min(-4).max(5), z.number().min(0).max(1), z.number().min(-4).max(5)]),
 ]);
@@ -19,7 +19,7 @@ const KeySchema = z.object({ id: z.string().max(64), at: z.number().min(0).lt(1)
 export type Key = z.infer<typeof KeySchema>;
 
 /** Of keys at one and the same moment only the last counts: between two there is no way from one to the other. */
-const apart = (keys: Key[]): Key[] => {
+export const apart = <K extends { at: number }>(keys: K[]): K[] => {
   const last = new Map(keys.map((key) => [Math.round(key.at * 1e9), key]));
   return last.size === keys.length ? keys : keys.filter((key) => last.get(Math.round(key.at * 1e9)) === key);
 };
@@ -29,13 +29,16 @@ const KeyedSchema = z.object({
   keys: z.array(KeySchema).min(1).max(500).overwrite(apart),
 });
 
+export const WaveSchema = z.enum(['sine', 'triangle', 'noise']);
+export type Wave = z.infer<typeof WaveSchema>;
+
 const SwingSchema = z.object({
   law: z.literal('swing'),
   middle: size,
   reach: size,
   /** whole cycles per lap close; other numbers are kept, and reported at the seam */
   cycles: z.number().min(0).max(1000),
-  wave: z.enum(['sine', 'triangle', 'noise']),
+  wave: WaveSchema,
   shift: z.number().min(-1e6).max(1e6),
 });
 
@@ -72,13 +75,13 @@ export function evaluateAnimated(value: Animated, phase: number): number {
 }
 
 /** The phases at which a keyed value becomes another from one moment to the next: where a hold ends. */
-export function jumpsOf({ keys }: Pick<Keyed, 'keys'>): number[] {
+export function jumpsOf({ keys }: { keys: readonly { at: number; value: unknown; ease: Ease }[] }): number[] {
   if (!keys.some(({ ease }) => ease === 'hold')) return [];
   const sorted = [...keys].sort((a, b) => a.at - b.at);
   return sorted
     .filter(({ value }, i) => {
       const before = sorted[(i + sorted.length - 1) % sorted.length];
-      return before.ease === 'hold' && before.value !== value;
+      return before.ease === 'hold' && JSON.stringify(before.value) !== JSON.stringify(value);
     })
     .map(({ at }) => at);
 }

@@ -1,4 +1,4 @@
-import { gradientTable } from '../colour/colour';
+import { gradientTableAt } from '../colour/animated';
 import { definitionOf } from '../layers/kinds';
 import type { Piece } from '../piece/schema';
 import { sceneOfPiece } from './camera';
@@ -30,7 +30,7 @@ export function layerBatch(piece: Piece, layerId: string, phase: number, share =
   const scene = sceneOfPiece(piece);
   const elements = elementsIn(scene, layerId, phase, share);
   const layer = layerOf(scene, layerId);
-  const table = gradientTable(definitionOf(layer.kind).gradient(layer));
+  const table = gradientTableAt(definitionOf(layer.kind).gradient(layer), phase);
   const color = new Float64Array(elements.count * 3);
   for (let i = 0; i < elements.count; i++) {
     // between the middles of texels, as a linear filter reads them

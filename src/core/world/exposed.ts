@@ -1,5 +1,5 @@
 import { routeOf } from '../flight/routes/kinds';
-import { animatedIn } from '../forms/walk';
+import { keyedIn } from '../forms/walk';
 import { treatmentOf } from '../treatments/kinds';
 import { evaluateAnimated, jumpsOf } from '../time/animated';
 import type { Exposure } from '../time/exposure';
@@ -33,9 +33,8 @@ function jumpingOf(piece: Piece): Jumping[] {
   let known = found.get(piece);
   if (!known) {
     known = partsOfPiece(piece).flatMap((part) =>
-      animatedIn(part).flatMap(({ value, path, field }) => {
-        const jumps =
-          typeof value === 'object' && value.law === 'keyed' && !field.control?.summed ? jumpsOf(value) : [];
+      keyedIn(part).flatMap(({ value, path, field }) => {
+        const jumps = field.control?.summed ? [] : jumpsOf(value);
         return jumps.length > 0 ? [{ path, jumps }] : [];
       }),
     );

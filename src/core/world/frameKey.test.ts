@@ -40,6 +40,22 @@ describe('the keys of frames', () => {
     expect(keysOf(structuredClone(bloom))).toEqual(keys);
   });
 
+  it('of frames between which no key of a colour acts stay when it is changed', () => {
+    const path = ['look', 'background'];
+    const held = (middle: string) => ({
+      law: 'keyed',
+      keys: ['#000000', middle, '#000000', '#102030'].map((value, i) => ({
+        ...{ id: `k${i}`, at: i / 4, value },
+        ease: 'hold',
+      })),
+    });
+    const changed = changedFrames(edit(path, held('#ff0000')), edit(path, held('#00ff00')));
+    // the second quarter, and frames whose shutter reaches into it
+    expect(changed.length).toBeGreaterThan(frames / 4 - 2);
+    expect(changed.length).toBeLessThan(frames / 4 + 3);
+    expect(changed.every((frame) => frame >= frames / 4 - 1 && frame <= frames / 2 + 1)).toBe(true);
+  });
+
   it('stay where nothing is seen of a change', () => {
     const hidden = edit(['layers', 1, 'hidden'], true);
     expect(changedFrames(bloom, { ...bloom, id: 'other', name: 'Other', samples: 64 })).toEqual([]);

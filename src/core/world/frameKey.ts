@@ -1,4 +1,4 @@
-import { animatedIn } from '../forms/walk';
+import { keyedIn } from '../forms/walk';
 import { actingEffects } from '../look/effects/kinds';
 import { missingFiles } from '../piece/files';
 import { textKey } from '../piece/key';
@@ -6,6 +6,7 @@ import { setAt, type PiecePath } from '../piece/paths';
 import { partsOfPiece, type Layer, type Piece } from '../piece/schema';
 import { framePhase } from '../time/lap';
 import { evaluateAnimated, type Keyed } from '../time/animated';
+import { mixtureAt, type KeyedMix } from '../time/mixed';
 import { treatmentOf } from '../treatments/kinds';
 import { cameraPose } from './camera';
 import { exposedPiece, exposureOf, openLaps } from './exposed';
@@ -16,8 +17,14 @@ const MOMENTS = [-0.5, -0.25, 0, 0.25, 0.5] as const;
 /** Keys that a frame sees only while its own shutter is open. */
 interface Local {
   path: PiecePath;
-  value: Keyed;
+  value: Keyed | KeyedMix<unknown>;
 }
+
+/** What a value with keys is at a phase. */
+const stateAt = (value: Local['value'], phase: number): unknown =>
+  isOfNumbers(value) ? evaluateAnimated(value, phase) : mixtureAt(value, phase).of;
+
+const isOfNumbers = (value: Local['value']): value is Keyed => typeof value.keys[0].value === 'number';
 
 /** Whether a layer shows only the moments of the frame itself. */
 const ofItsMoment = ({ treatments }: Layer): boolean =>
@@ -46,9 +53,7 @@ function localKeys(piece: Piece): Local[] {
       // what the camera follows may be looked at at any moment
       if (!ofItsMoment(layer) || JSON.stringify(flight).includes(JSON.stringify(layer.id))) return [];
     }
-    return animatedIn(part).flatMap(({ value, path, field }) =>
-      typeof value === 'object' && value.law === 'keyed' && !field.control?.summed ? [{ path, value }] : [],
-    );
+    return keyedIn(part).flatMap(({ value, path, field }) => (field.control?.summed ? [] : [{ path, value }]));
   });
 }
 
@@ -69,7 +74,7 @@ export function frameKeys(piece: Piece): (frame: number) => string {
     const open = openLaps(seen, phase);
     const exposed = exposedPiece(seen, exposureOf(seen, phase));
     const moments = MOMENTS.map((share) => phase + share * open);
-    const values = local.map(({ value }) => moments.map((at) => evaluateAnimated(value, at)));
+    const values = local.map(({ value }) => moments.map((at) => stateAt(value, at)));
     const poses = moments.map((at) => cameraPose(exposed, at));
     return textKey(JSON.stringify([rest, frame, values, poses, ...missing]));
   };

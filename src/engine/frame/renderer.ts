@@ -11,6 +11,7 @@ import { Context } from '../gl/context';
 import type { Gpu } from '../gl/gpu';
 import { Quad, Stage } from '../gl/quad';
 import { Shadows } from '../shadows/shadows';
+import { Panoramas } from '../lights/panorama/textures';
 import { Screens } from '../screens/screens';
 import { HeldLayers, type ShownLayers } from './layers';
 import { lightTargets } from './levels';
@@ -42,6 +43,7 @@ export class Renderer {
   private readonly context: Context;
   private readonly view = makeView();
   private readonly screens = new Screens();
+  private readonly panoramas: Panoramas;
   private readonly layers: HeldLayers;
   private readonly sum: Sum;
   private readonly shadows: Shadows;
@@ -64,6 +66,7 @@ export class Renderer {
     const stage = new Stage();
     const { renderer, noteLoss } = this.context;
     const gpu: Gpu = { renderer, stage, quad: new Quad(stage), noteLoss };
+    this.panoramas = new Panoramas(this.view);
     this.layers = new HeldLayers({ gpu, view: this.view, screens: this.screens });
     this.sum = new Sum(gpu, this.view);
     this.shadows = new Shadows(gpu, this.view);
@@ -143,7 +146,8 @@ export class Renderer {
     const targets = this.targetsFor(request);
     const shot = shotAt(piece, request.phase, request.width);
     setFrame(view, piece, shot, request);
-    this.sum.setLook(piece);
+    this.sum.setLook(piece, request.phase);
+    this.panoramas.at(piece);
     this.screens.at(piece, request);
     const shown = this.layers.at(piece, shot, request);
     const { thins: particles, coarsens: shapes } = shown;
@@ -231,6 +235,7 @@ export class Renderer {
     this.layers.dispose();
     this.sum.dispose();
     this.shadows.dispose();
+    this.panoramas.dispose();
     this.targets?.dispose();
     this.effects.dispose();
     this.picture.dispose();

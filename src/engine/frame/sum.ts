@@ -1,5 +1,5 @@
 import * as THREE from 'three';
-import { hexToLinear } from '../../core/colour/colour';
+import { colourAt } from '../../core/colour/animated';
 import type { Piece } from '../../core/piece/schema';
 import { Stars } from '../drawings/dome/stars';
 import type { Gpu } from '../gl/gpu';
@@ -67,10 +67,10 @@ export class Sum {
   }
 
   /** Takes what a frame's background and matter are lit by. */
-  setLook(piece: Piece): void {
+  setLook(piece: Piece, phase: number): void {
     const { look } = piece;
-    this.background.uCentre.value.set(...hexToLinear(look.background));
-    this.background.uEdge.value.set(...hexToLinear(look.backgroundEdge));
+    this.background.uCentre.value.set(...colourAt(look.background, phase));
+    this.background.uEdge.value.set(...colourAt(look.backgroundEdge, phase));
     this.lighting.plain.light(piece);
   }
 

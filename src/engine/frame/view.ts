@@ -1,10 +1,11 @@
 import * as THREE from 'three';
-import { hexToLinear } from '../../core/colour/colour';
+import { colourAt } from '../../core/colour/animated';
 import { bladesAt } from '../../core/flight/form';
 import type { LensPass } from '../../core/lens/cells';
 import type { Piece } from '../../core/piece/schema';
 import { evaluateAnimated } from '../../core/time/animated';
 import { skyUniforms } from '../drawings/dome/sky';
+import { panoramaUniforms } from '../lights/panorama/textures';
 import { lightUniforms, setLights } from '../lights/table';
 import { shadowUniforms } from '../shadows/uniforms';
 import { viewMatrix, type Shot } from './shot';
@@ -21,6 +22,7 @@ const FEW_PASSES = 2;
 export const makeView = () => ({
   ...skyUniforms(),
   ...lightUniforms(),
+  ...panoramaUniforms(),
   ...shadowUniforms(),
   uPicture: { value: new THREE.Vector2() },
   uPixelFocal: { value: 1 },
@@ -68,7 +70,7 @@ export function setFrame(
   view.uFlat.value = shot.flat;
   const fog = evaluateAnimated(look.fogDistance, phase);
   view.uAir.value.set(look.fogStart + shot.back, fog, look.reach + shot.back, look.nearFade);
-  view.uFogColour.value.set(...hexToLinear(look.fogColour));
+  view.uFogColour.value.set(...colourAt(look.fogColour, phase));
   view.uViewOpen.value.copy(shot.open);
   view.uViewMid.value.copy(shot.mid);
   view.uViewClose.value.copy(shot.close);

@@ -86,7 +86,7 @@ export class GpuLayer {
     const definition = definitionOf(layer.kind);
     const { frames } = piece.lap;
     const [openPhase, phase, closePhase] = phases;
-    fillGradient(this.gradient, definition.gradient(layer));
+    fillGradient(this.gradient, definition.gradient(layer), phase);
     const picked = this.rows ? pickedOf(density) : GROUP;
     const all = this.elements.count;
     const count = this.thins ? Math.ceil(all * density) : placesOf({ first: 0, count: all }, picked).count;

@@ -1,5 +1,5 @@
 import * as THREE from 'three';
-import { gradientTable, type Gradient } from '../../core/colour/colour';
+import { gradientTableAt, type AnimatedGradient } from '../../core/colour/animated';
 
 /** Room for the colours of a gradient, on the GPU. */
 export function gradientTexture(): THREE.DataTexture {
@@ -8,11 +8,13 @@ export function gradientTexture(): THREE.DataTexture {
   return texture;
 }
 
-/** Writes a gradient into its texture, unless it holds it already. */
-export function fillGradient(texture: THREE.DataTexture, gradient: Gradient): void {
-  const key = JSON.stringify(gradient);
-  if (texture.name === key) return;
-  texture.name = key;
-  (texture.image.data as Float32Array).set(gradientTable(gradient));
+const held = new WeakMap<THREE.DataTexture, Float32Array>();
+
+/** Writes a gradient as it is at a phase into its texture, unless it holds it already. */
+export function fillGradient(texture: THREE.DataTexture, gradient: AnimatedGradient, phase: number): void {
+  const table = gradientTableAt(gradient, phase);
+  if (held.get(texture) === table) return;
+  held.set(texture, table);
+  (texture.image.data as Float32Array).set(table);
   texture.needsUpdate = true;
 }

@@ -8,7 +8,7 @@ import { PROGRAMS } from './list';
 /**
  * How one kind of light acts. One that shines on surfaces: `vec3 light_on(Light light, Surface s)`, what the surface gives back of it
  * (matter/brdf.glsl); one that is around: `vec3 light_from(Light light, vec3 d, float rough)`, how bright it is in direction d for
- * what sees it as roughly as that. All names of its own begin with `light_`.
+ * what sees it as roughly as that; a panorama `vec3 light_even(Light light, vec3 n)` besides, what matt white gives back of it. All names of its own begin with `light_`.
  */
 export interface LightProgram {
   glsl: string;
@@ -39,6 +39,13 @@ export function litOf(piece: Piece): { rows: LitRow[]; key: string } {
 
 const own = (kind: LightKind): string => PROGRAMS[kind].glsl.replaceAll('light_', `${kind}_`);
 
+/** The functions of a panorama with its own map: textures cannot be chosen by a number. */
+const ownPanorama = (number: number): string =>
+  PROGRAMS.panorama.glsl
+    .replaceAll('light_MAP', `uPanorama${number}`)
+    .replaceAll('light_EVEN', `uEven${number}`)
+    .replaceAll('light_', `panorama${number}_`);
+
 /** The light at a place of the table. */
 const at = (i: number): string => {
   const row = (k: number): string => `uLights[${i * LIGHT_ROWS + k}]`;
@@ -58,7 +65,8 @@ function seenOf(row: LitRow, i: number): string {
 
 /**
  * What some lights do, one after another: `lightOn(surface)`, the light that a surface gives back, and
- * `lightFrom(direction, roughness)`, how bright it is around. Written out for the lights there are: a loop with a table that is
+ * `lightFrom(direction, roughness)`, how bright it is around; `panoramaFrom` and `panoramaEven` the same of panoramas, mirrored and
+ * given back by matt white. Written out for the lights there are: a loop with a table that is
  * looked up by a changing number takes twice as long where there is no graphics card.
  * Needs matter/brdf.glsl and drawings/dome/sky.glsl in front of it.
  * @param rows of the table, in its order
@@ -66,7 +74,16 @@ function seenOf(row: LitRow, i: number): string {
 export function lightsProgram(rows: readonly LitRow[]): string {
   const around = (kind: LightKind): boolean => lightOf(kind).around === true;
   const on = rows.map((row, i) => (around(row.kind) ? '' : `  sum += ${row.kind}_on(${at(i)}, s)${seenOf(row, i)};\n`));
-  const from = rows.map(({ kind }, i) => (around(kind) ? `  sum += ${kind}_from(${at(i)}, d, rough);\n` : ''));
+  const panoramas = rows.flatMap(({ kind }, i) => (kind === 'panorama' ? [i] : []));
+  const named = (kind: LightKind, i: number): string =>
+    kind === 'panorama' ? `panorama${panoramas.indexOf(i)}` : kind;
+  const fromOf = (some: (kind: LightKind) => boolean): string =>
+    rows
+      .map(({ kind }, i) =>
+        around(kind) && some(kind) ? `  sum += ${named(kind, i)}_from(${at(i)}, d, rough);\n` : '',
+      )
+      .join('');
+  const even = panoramas.map((i, number) => `  sum += panorama${number}_even(${at(i)}, n);\n`).join('');
   const shadows = rows.some(({ shadow }) => shadow !== null)
     ? `uniform mat4 uShadowView[${MOST_FLAT}];
 uniform vec4 uShadowLens[${MOST_FLAT}];
@@ -76,23 +93,36 @@ ${shadowSource}
 vec3 towards(Light light, Surface s) { return light.reach > 0.0 ? normalize(light.place - s.place) : light.from; }
 `
     : '';
-  return `
+  return `${panoramas.length > 0 ? '\n#define PANORAMAS' : ''}
 struct Light { vec3 colour; float strength; vec3 from; float size; vec3 place; float reach; vec4 a; vec4 b; vec3 side; float shade; };
 uniform vec4 uLights[${Math.max(1, rows.length) * LIGHT_ROWS}];
 uniform float uSurround;     // brightness of what is around
 ${LIGHTS.names
-  .filter((name) => rows.some(({ kind }) => kind === name))
+  .filter((name) => name !== 'panorama' && rows.some(({ kind }) => kind === name))
   .map(own)
   .join('\n')}
+${panoramas.map((_, i) => `uniform sampler2D uPanorama${i};\nuniform vec3 uEven${i}[9];\n${ownPanorama(i)}`).join('\n')}
 ${shadows}vec3 lightOn(Surface s) {
   vec3 sum = vec3(0.0);
 ${on.join('')}  return sum;
 }
+// what is around, but for panoramas
 vec3 lightFrom(vec3 d, float rough) {
   vec3 sum = vec3(0.0);
-${from.join('')}  // what is rough sees a wide patch of the sky: its direction drawn towards upright
+${fromOf((kind) => kind !== 'panorama')}  // what is rough sees a wide patch of the sky: its direction drawn towards upright
   vec3 sky = uSky.x > 0.0 ? skyColour(normalize(mix(d, vec3(0.0, 1.0, 0.0), 0.35 * rough))) : vec3(0.0);
   return uSurround * sum + sky;
 }
+#ifdef PANORAMAS
+vec3 panoramaFrom(vec3 d, float rough) {
+  vec3 sum = vec3(0.0);
+${fromOf((kind) => kind === 'panorama')}  return uSurround * sum;
+}
+// what matt white gives back of panoramas
+vec3 panoramaEven(vec3 n) {
+  vec3 sum = vec3(0.0);
+${even}  return uSurround * sum;
+}
+#endif
 `;
 }

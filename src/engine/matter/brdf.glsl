@@ -55,3 +55,13 @@ vec3 reflected(vec3 f0, float rough, float nv) {
   vec2 ab = vec2(-1.04, 1.04) * a + r.zw;
   return f0 * ab.x + ab.y;
 }
+
+// of what is no metal, looked at straight
+const float DULL = 0.04;
+
+// share of light from all around that leaves a surface after more than one bounce among its own unevenness (Fdez-Aguera, "A Multiple-
+// Scattering Microfacet Model for Real-Time Image-based Lighting", JCGT 8(1), 2019). once: after one; all: that of a perfect mirror's
+vec3 bounced(vec3 f0, vec3 once, float all) {
+  vec3 mean = f0 + (1.0 - f0) / 21.0;
+  return once * mean * (1.0 - all) / (1.0 - mean * (1.0 - all));
+}

@@ -3,7 +3,8 @@ import { useId, useMemo } from 'react';
 import { layerBatch, type Batch } from '../../../core/world/batch';
 import { linkPoints } from '../../../core/layers/links/neighbours';
 import { definitionOf, type Layer } from '../../../core/layers/kinds';
-import { gradientAt, linearToHex } from '../../../core/colour/colour';
+import { gradientOf } from '../../../core/colour/animated';
+import { gradientAt, linearToHex, type Gradient } from '../../../core/colour/colour';
 import type { Sketch } from '../../../core/layers/definition';
 import type { DrawingOf } from '../../../core/layers/drawing';
 import type { Piece } from '../../../core/piece/schema';
@@ -71,8 +72,11 @@ function linesOf(piece: Piece, layer: Layer, share: number, batch: Batch): numbe
     });
 }
 
+/** Its gradient where it is drawn. */
+const gradientNow = (layer: Layer): Gradient => gradientOf(definitionOf(layer.kind).gradient(layer), PHASE);
+
 /** The colour in the middle of its gradient. */
-const gradientMiddle = (layer: Layer): string => linearToHex(gradientAt(definitionOf(layer.kind).gradient(layer), 0.5));
+const gradientMiddle = (layer: Layer): string => linearToHex(gradientAt(gradientNow(layer), 0.5));
 
 /** A layer in miniature: a few of its own elements, seen from where the lap starts. */
 export function LayerDrawing({ piece, layer }: { piece: Piece; layer: Layer }) {
@@ -111,11 +115,9 @@ export function LayerDrawing({ piece, layer }: { piece: Piece; layer: Layer }) {
       <svg viewBox="0 0 44 32" width="44" height="32">
         <defs>
           <linearGradient id={id} x1="0" y1="1" x2="0" y2="0">
-            {definitionOf(layer.kind)
-              .gradient(layer)
-              .map(({ at, colour }, i) => (
-                <stop key={i} offset={at} stopColor={colour} />
-              ))}
+            {gradientNow(layer).map(({ at, colour }, i) => (
+              <stop key={i} offset={at} stopColor={colour} />
+            ))}
           </linearGradient>
         </defs>
         <path d="M2 30a20 26 0 0 1 40 0Z" fill={`url(#${id})`} stroke="var(--line-strong)" />

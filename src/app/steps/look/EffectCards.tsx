@@ -54,7 +54,7 @@ export function EffectCards() {
                 part={effect}
                 title={label}
                 summary={summary(effect, phase)}
-                drawing={<EffectDrawing effect={effect} />}
+                drawing={<EffectDrawing effect={effect} phase={phase} />}
                 form={form}
                 path={['look', 'effects', index]}
                 always={always}

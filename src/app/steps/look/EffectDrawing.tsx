@@ -1,10 +1,11 @@
 import type { ReactNode } from 'react';
+import { hexAt } from '../../../core/colour/animated';
 import type { Glow } from '../../../core/look/effects/glow/glow';
 import type { Effect, EffectKind } from '../../../core/look/effects/kinds';
 import type { Tone } from '../../../core/look/effects/tone/tone';
 import type { Vignette } from '../../../core/look/effects/vignette/vignette';
 
-const glow = ({ layers }: Glow): ReactNode => (
+const glow = ({ layers }: Glow, phase: number): ReactNode => (
   <svg viewBox="0 0 44 32" width="44" height="32">
     {layers.map((glow, i) => (
       <circle
@@ -12,7 +13,7 @@ const glow = ({ layers }: Glow): ReactNode => (
         cx="22"
         cy="16"
         r={Math.min(15, 3 + glow.radius * 130)}
-        fill={glow.tint}
+        fill={hexAt(glow.tint, phase)}
         opacity={0.5 / (i + 1.2)}
       />
     ))}
@@ -65,15 +66,15 @@ const dither = (): ReactNode => (
 
 /** The small drawing of each kind of effect, from its own values. */
 const DRAWINGS = { glow, tone, vignette, grain, dither } satisfies {
-  [K in EffectKind]: (effect: Extract<Effect, { kind: K }>) => ReactNode;
+  [K in EffectKind]: (effect: Extract<Effect, { kind: K }>, phase: number) => ReactNode;
 };
 
 interface Drawing {
-  of(effect: Effect): ReactNode;
+  of(effect: Effect, phase: number): ReactNode;
 }
 
 /** An effect in miniature. */
-export function EffectDrawing({ effect }: { effect: Effect }) {
+export function EffectDrawing({ effect, phase }: { effect: Effect; phase: number }) {
   const drawing: Drawing = { of: DRAWINGS[effect.kind] };
-  return drawing.of(effect);
+  return drawing.of(effect, phase);
 }

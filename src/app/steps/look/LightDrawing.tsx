@@ -3,11 +3,13 @@ import { linearToHex } from '../../../core/colour/colour';
 import { dimmed, directionOf } from '../../../core/look/lights/definition';
 import type { FarBox } from '../../../core/look/lights/farBox/farBox';
 import type { Light, LightKind } from '../../../core/look/lights/kinds';
+import type { PanoramaLight } from '../../../core/look/lights/panorama/panorama';
 import type { PointLight } from '../../../core/look/lights/point/point';
 import type { SoftBox } from '../../../core/look/lights/softBox/softBox';
 import type { Spot } from '../../../core/look/lights/spot/spot';
 import type { Sun } from '../../../core/look/lights/sun/sun';
 import type { Surroundings } from '../../../core/look/lights/surroundings/surroundings';
+import { STOCK_PANORAMAS } from '../../../core/panorama/stock';
 import { evaluateAnimated } from '../../../core/time/animated';
 
 /** What a drawing knows of a light besides its values: its colour now, and a name for what it defines. */
@@ -65,6 +67,40 @@ const surroundings = (light: Surroundings, { colour, id }: Now): ReactNode => (
     <circle cx="22" cy="16" r="12" fill={`url(#${id})`} stroke="var(--line-strong)" />
   </svg>
 );
+
+/** Where a mirroring ball shows what, in a grid over it: place in the drawing, and the direction, by how far around and how high. */
+const MIRRORED = Array.from({ length: 16 * 16 }, (_, i): [number, number, number, number] | null => {
+  const [x, y] = [((i % 16) - 7.5) * 1.5, (Math.floor(i / 16) - 7.5) * 1.5];
+  const [nx, ny] = [x / 12, y / 12];
+  const across = nx * nx + ny * ny;
+  if (across > 1.1) return null;
+  // the normal of the ball there, and the view mirrored at it: seen from far ahead of it, towards what lies ahead
+  const nz = Math.sqrt(Math.max(0, 1 - across));
+  const d = [2 * nz * nx, 2 * nz * ny, 2 * nz * nz - 1];
+  return [x - 0.8, y + 0.8, Math.atan2(d[0], -d[2]), Math.min(1, Math.max(-1, d[1]))];
+}).filter((cell) => cell !== null);
+
+/** A ball that mirrors what it shows, as it is turned. */
+const panorama = (light: PanoramaLight, { id, phase }: Now): ReactNode => {
+  const { law } = STOCK_PANORAMAS[light.of];
+  const turn = evaluateAnimated(light.turn, phase);
+  return (
+    <svg viewBox="0 0 44 32" width="44" height="32">
+      <clipPath id={id}>
+        <circle cx="22" cy="16" r="12" />
+      </clipPath>
+      <g clipPath={`url(#${id})`}>
+        {MIRRORED.map(([x, y, around, up]) => {
+          const level = Math.sqrt(1 - up * up);
+          const angle = around - 2 * Math.PI * turn;
+          const lit = law([level * Math.sin(angle), up, -level * Math.cos(angle)]);
+          const shown = lit.map((v) => v / (1 + v / 3)) as [number, number, number];
+          return <rect key={`${x} ${y}`} x={22 + x} y={16 - y} width="1.6" height="1.6" fill={linearToHex(shown)} />;
+        })}
+      </g>
+    </svg>
+  );
+};
 
 /** A beam from above onto a floor, as wide as its cone; broken where it falls through a pattern. */
 const spot = (light: Spot, { colour, id, phase }: Now): ReactNode => {
@@ -125,7 +161,7 @@ const point = (light: PointLight, { colour, id, phase }: Now): ReactNode => (
 );
 
 /** The small drawing of each kind of light, from its own values. */
-const DRAWINGS = { spot, softBox, point, sun, farBox, surroundings } satisfies {
+const DRAWINGS = { spot, softBox, point, sun, panorama, farBox, surroundings } satisfies {
   [K in LightKind]: (light: Extract<Light, { kind: K }>, now: Now) => ReactNode;
 };
 

@@ -1,13 +1,21 @@
 import { BandTabs } from '../../parts/BandTabs';
 import { bench, useBench, type LookBandName } from '../../state/bench';
+import { LapBand } from '../fly/lap/LapBand';
 import { HistogramBand } from './HistogramBand';
 import { LightTable } from './table/LightTable';
 
-const NAMES: Record<LookBandName, string> = { lights: 'Light table', tones: 'Brightness' };
+const NAMES: Record<LookBandName, string> = { lights: 'Light table', lap: 'Unrolled lap', tones: 'Brightness' };
 
-/** The band of the look: where its lights stand, or how bright the picture is. */
+/** The band of the look: where its lights stand, what is selected over the lap, or how bright the picture is. */
 export function LookBand() {
   const shown = useBench((state) => state.lookBand);
   const tabs = <BandTabs names={NAMES} shown={shown} onShow={(lookBand) => bench.patch({ lookBand })} />;
-  return shown === 'lights' ? <LightTable title={tabs} /> : <HistogramBand title={tabs} />;
+  switch (shown) {
+    case 'lights':
+      return <LightTable title={tabs} />;
+    case 'lap':
+      return <LapBand title={tabs} />;
+    case 'tones':
+      return <HistogramBand title={tabs} />;
+  }
 }

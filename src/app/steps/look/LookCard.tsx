@@ -1,3 +1,4 @@
+import { hexAt } from '../../../core/colour/animated';
 import { LOOK, LOOK_HEADINGS } from '../../../core/look/form';
 import type { Piece } from '../../../core/piece/schema';
 import { evaluateAnimated } from '../../../core/time/animated';
@@ -12,7 +13,7 @@ export type LookGroup = keyof typeof LOOK_HEADINGS;
 function summary({ look }: Piece, phase: number, group: LookGroup): string {
   switch (group) {
     case 'back':
-      return `${look.background} to ${look.backgroundEdge}`;
+      return `${hexAt(look.background, phase)} to ${hexAt(look.backgroundEdge, phase)}`;
     case 'rig':
       return `${evaluateAnimated(look.rig, phase).toFixed(2)} × · around ${look.surround.toFixed(2)} ×`;
     case 'air':

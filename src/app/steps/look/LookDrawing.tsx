@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { hexAt } from '../../../core/colour/animated';
 import type { Light } from '../../../core/look/lights/kinds';
 import { evaluateAnimated } from '../../../core/time/animated';
 import type { Look, LOOK_HEADINGS } from '../../../core/look/form';
@@ -20,8 +21,8 @@ export function LookDrawing({ name, look, phase }: { name: keyof typeof LOOK_HEA
         <svg viewBox="0 0 44 32" width="44" height="32">
           <defs>
             <radialGradient id={id}>
-              <stop offset="0" stopColor={look.background} />
-              <stop offset="1" stopColor={look.backgroundEdge} />
+              <stop offset="0" stopColor={hexAt(look.background, phase)} />
+              <stop offset="1" stopColor={hexAt(look.backgroundEdge, phase)} />
             </radialGradient>
           </defs>
           <rect x="1" y="2" width="42" height="28" rx="3" fill={`url(#${id})`} stroke="var(--line-strong)" />
@@ -35,7 +36,7 @@ export function LookDrawing({ name, look, phase }: { name: keyof typeof LOOK_HEA
             <path
               key={light.id}
               d={`M${12 + i * 3.4} 26v${-Math.min(20, 1 + 7 * level(light, look, phase))}`}
-              stroke={light.colour}
+              stroke={hexAt(light.colour, phase)}
               strokeWidth="2.2"
             />
           ))}

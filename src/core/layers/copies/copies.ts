@@ -1,3 +1,4 @@
+import { isEven } from '../../colour/animated';
 import {
   arrangedLayer,
   arrangementExtent,
@@ -39,7 +40,7 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
       const own = sourceTurnStep(layer.source, layer, axis);
       return layer.exchange === 'none' ? own : Math.max(own, sourceTurnStep(layer.exchange, layer, axis));
     }
-    const alike = layer.spread === 0 || new Set(layer.gradient.map(({ colour }) => colour.toLowerCase())).size === 1;
+    const alike = layer.spread === 0 || isEven(layer.gradient);
     return isEvenRing(layer) && axis === 'along' && alike && layer.variation === 0 ? 1 / layer.count : 1;
   },
   rest: (layer, { tile }, share) => restOf(layer, tile, indicesOf(layer, share)),

@@ -1,4 +1,4 @@
-import { hexToLinear } from '../../colour/colour';
+import { colourAt } from '../../colour/animated';
 import { evaluateAnimated } from '../../time/animated';
 import type { PanelLook } from '../drawing';
 import type { ScreenLayer } from './form';
@@ -9,7 +9,7 @@ export const panelLook = (layer: ScreenLayer, phase: number): PanelLook => ({
   surface: layer.surface,
   opacity: evaluateAnimated(layer.opacity, phase),
   back: layer.back,
-  edgeColour: hexToLinear(layer.edgeColour),
+  edgeColour: colourAt(layer.edgeColour, phase),
   edgeLight: evaluateAnimated(layer.edgeLight, phase),
   edge: layer.edge,
   dots: layer.dots,

@@ -217,7 +217,9 @@ describe('clips on panels', () => {
     // 70 of 100 frames in 4 s come to 2.8 s: 3.57 times in 10 s by itself, 7.14 times in 20 s
     expect(definition.summary(fitted as never, 10)).toBe('4 times a lap, 1.12 of its speed');
     expect(definition.summary(fitted as never, 20)).toBe('7 times a lap, 0.98 of its speed');
-    const [, , nearest] = definition.offers?.(fitted as never, 10) ?? [];
+    // how fast it plays is known at once and stands first; how it closes comes when it is measured
+    const [nearest, ...others] = definition.offers?.(fitted as never, 10) ?? [];
+    expect(others.map(({ about }) => about).slice(-2)).toEqual(['Closes', 'Closes']);
     expect(nearest).toMatchObject({ about: 'Plays', now: true, best: true, change: { times: 0 } });
     expect(screen.remarks?.(layer({ shows: [clip('Scanning beam')] }))).toEqual([
       '“Scanning beam” changes 9.0 times as much where it closes as elsewhere; with its end blended into its start 1.0 times.',

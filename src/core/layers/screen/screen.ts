@@ -1,3 +1,4 @@
+import { isEven } from '../../colour/animated';
 import {
   arrangedLayer,
   arrangementExtent,
@@ -109,7 +110,7 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
   turnStep(layer, axis, each) {
     const alike = layer.shows.length < 2 && layer.parts === 'same' && layer.flip !== 'chance';
     const still = layer.shows.every(({ kind }) => !showsOf(kind).steps) && layer.loads === 'none';
-    const plain = layer.spread === 0 || new Set(layer.gradient.map(({ colour }) => colour)).size === 1;
+    const plain = layer.spread === 0 || isEven(layer.gradient);
     const even = isEvenRing(layer) && layer.variation === 0;
     return !each && axis === 'along' && even && alike && still && plain ? 1 / layer.count : 1;
   },

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { hexToLinear } from '../../colour/colour';
+import { colourAt, type AnimatedColour } from '../../colour/animated';
 import { animated, choice, colour, FRAMES, flag, heading, number, stored, type Form } from '../../forms';
 import type { LightPoint } from '../../lens/lightPoint';
 import type { Quaternion, Vec3 } from '../../space/vector';
@@ -132,9 +132,9 @@ export const brightness = (hex: string, strength: number) => ({
 });
 
 /** A colour times what the dimmer gives of it, linear. */
-export const dimmed = (hex: string, dimmer: Animated, phase: number): Vec3 => {
+export const dimmed = (colour: AnimatedColour, dimmer: Animated, phase: number): Vec3 => {
   const given = evaluateAnimated(dimmer, phase);
-  const [red, green, blue] = hexToLinear(hex);
+  const [red, green, blue] = colourAt(colour, phase);
   return [red * given, green * given, blue * given];
 };
 

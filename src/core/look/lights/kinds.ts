@@ -1,6 +1,7 @@
 import { kinds, type KindValue } from '../../forms';
 import type { LightDefinition } from './definition';
 import { LIST } from './list';
+import { MOST_PANORAMAS } from './panorama/panorama';
 
 /** Every kind: see list.ts. */
 export const LIGHTS = kinds(...LIST);
@@ -57,6 +58,8 @@ export const standardLights = (): Light[] => [
 
 /** What is wrong with a list of lights as a whole, in words; null when nothing is. */
 export function lightsTrouble(lights: readonly Light[]): string | null {
+  const panoramas = lights.filter(({ kind }) => kind === 'panorama').length;
+  if (panoramas > MOST_PANORAMAS) return `has ${panoramas} panoramas; there may be ${MOST_PANORAMAS}`;
   const twice = lights.find(({ id }, i) => lights.findIndex((other) => other.id === id) < i);
   return twice ? `names two lights "${twice.id}"` : null;
 }

@@ -64,7 +64,7 @@ export const links: DrawingKind<DrawingOf<'links'>> = {
         own.uFalloff.value = linking.falloff;
         own.uThickness.value = linking.thickness;
         own.uTile.value = piece.tile;
-        fillGradient(colours, linking.gradient);
+        fillGradient(colours, linking.gradient, phase);
       },
       show: (moment) => lines.show(moment.index),
       draw: (to) => lines.draw(to),

@@ -18,8 +18,8 @@ export const glow: EffectProgram<Glow> = {
     const pyramid = new GlowPyramid(gpu);
     return {
       uniforms: { ...shown, ...bright },
-      prepare({ layers }, source) {
-        const { light, near } = pyramid.gather(source, layers, bright);
+      prepare({ layers }, source, { phase }) {
+        const { light, near } = pyramid.gather(source, layers, bright, phase);
         shown.effect_light.value = light;
         shown.effect_spreads.value = light ? 1 : 0;
         shown.effect_near.value = near;

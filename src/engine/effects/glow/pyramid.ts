@@ -1,5 +1,6 @@
 import * as THREE from 'three';
-import { hexToLinear } from '../../../core/colour/colour';
+import type { Rgb } from '../../../core/colour/colour';
+import { colourAt } from '../../../core/colour/animated';
 import { MOST_GLOWS, type GlowLayer } from '../../../core/look/effects/glow/glow';
 import { fullscreenMaterial } from '../../gl/quad';
 import { floatTarget } from '../../gl/target';
@@ -61,6 +62,8 @@ export const brightUniforms = (prefix: string): Uniforms => ({
 /** One glow among the levels of a pyramid. */
 interface Placed {
   glow: GlowLayer;
+  /** what its light is multiplied by */
+  tint: Rgb;
   /** the level, fractional, whose spread matches its radius */
   level: number;
 }
@@ -75,7 +78,7 @@ function setBright(uniforms: Uniforms, prefix: string, glows: readonly Placed[],
   const tints = uniforms[`${prefix}tint`].value as THREE.Vector3[];
   here.forEach((placed, i) => {
     threshold[i] = placed.glow.threshold;
-    tints[i].set(...hexToLinear(placed.glow.tint)).multiplyScalar(weightAt(placed, j));
+    tints[i].set(...placed.tint).multiplyScalar(weightAt(placed, j));
   });
   uniforms[`${prefix}count`].value = here.length;
   return here.length > 0;
@@ -122,13 +125,13 @@ export class GlowPyramid {
   }
 
   /** @param near takes what glows at the finest level: uniforms of `brightGlsl('effect_')` */
-  gather(light: THREE.WebGLRenderTarget, layers: readonly GlowLayer[], near: Uniforms): Gathered {
+  gather(light: THREE.WebGLRenderTarget, layers: readonly GlowLayer[], near: Uniforms, phase: number): Gathered {
     const sizes = this.sizesFor(light);
     const glows = layers
       .filter(({ gain }) => gain > 0)
       .map((glow): Placed => {
         const level = Math.log2(glow.radius * sizes.reference * 0.7);
-        return { glow, level: Math.min(LEVELS - 1, Math.max(0, level)) };
+        return { glow, tint: colourAt(glow.tint, phase), level: Math.min(LEVELS - 1, Math.max(0, level)) };
       });
     const hasNear = setBright(near, 'effect_', glows, 0);
     const deepest = Math.ceil(Math.max(0, ...glows.map(({ level }) => level)));

@@ -18,7 +18,7 @@ Matter matterOf(Body b) {
   // thinner at the top, where the water has run down
   vec3 hue = filmColour(nv, 330.0 - 130.0 * b.own.y + 75.0 * stream + 40.0 * sin(b.mark));
   f0 = mix(f0, hue * mix(vec3(1.0), b.base, 0.35) * (0.25 + 0.75 * fresnel), film);
-  vec3 light = shine(b.n, b.v, f0, b.base * (1.0 - metal) * (1.0 - film), uMaterial[0].y, mix(1.0, 2.4, film), b.place, 2.0 - uTakes);
+  vec3 light = shine(b.n, b.v, f0, b.base * (1.0 - metal) * (1.0 - film), metal, uMaterial[0].y, mix(1.0, 2.4, film), b.place, 2.0 - uTakes);
   light += b.base * uMaterial[0].z + film * f0 * fresnel * 0.5 * uSurround;
   // a film is seen by what it reflects
   float opaque = mix(1.0, clamp(0.06 + 0.9 * fresnel + 0.8 * dot(light, vec3(0.33)), 0.0, 1.0), film);

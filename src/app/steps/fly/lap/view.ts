@@ -1,7 +1,7 @@
 import { evaluateAnimated, type Animated } from '../../../../core/time/animated';
 
 /** Part of the lap shown before its start and after its end: 1¼ laps in all, so curves are seen across the seam. */
-const MARGIN = 0.125;
+export const MARGIN = 0.125;
 const SAMPLES = 400;
 const FOOT = 16;
 

@@ -1,0 +1,57 @@
+import { STOCK_PANORAMAS, type StockPanorama } from '../../../panorama/stock';
+import { animated, choice, form, tag, type ValueOf } from '../../../forms';
+import { evaluateAnimated } from '../../../time/animated';
+import { brightness, dimmed, lightBase, lightStretch, type LightDefinition } from '../definition';
+
+/** The most of one look: each is a texture of its own to every program that lights. */
+export const MOST_PANORAMAS = 2;
+
+/** The words of each that ships. */
+const WORDS = Object.fromEntries(Object.entries(STOCK_PANORAMAS).map(([name, { label }]) => [name, label])) as Record<
+  StockPanorama,
+  string
+>;
+
+const PanoramaForm = form({
+  ...lightBase,
+  kind: tag('panorama'),
+  ...brightness('#ffffff', 0.6),
+  of: choice('studio', WORDS, { label: 'Shows', hint: 'What is all around: a studio, a sky, a place at night.' }),
+  turn: animated(0, {
+    label: 'Turned',
+    unit: '°',
+    min: -100_000,
+    max: 100_000,
+    comfort: 180,
+    decimals: 0,
+    display: 360,
+    hint: 'How far it is turned to the right about the upright; wound by whole turns a lap it closes.',
+  }),
+  ...lightStretch,
+});
+export type PanoramaLight = ValueOf<typeof PanoramaForm>;
+
+export const panorama: LightDefinition<PanoramaLight> = {
+  kind: 'panorama',
+  label: 'Panorama',
+  describe:
+    'The light of a whole place from all around, mirrored by what is polished: a studio, a sky, a quay at night.',
+  form: PanoramaForm,
+  around: true,
+  at(light, phase) {
+    const turns = evaluateAnimated(light.turn, phase);
+    const angle = 2 * Math.PI * turns;
+    return {
+      colour: dimmed(light.colour, light.dimmer, phase),
+      strength: evaluateAnimated(light.strength, phase),
+      // where its middle lies: a world that is the same after a part of a turn does not make a panorama so
+      from: [Math.sin(angle), 0, -Math.cos(angle)],
+      own: [turns],
+      round: [0],
+    };
+  },
+  summary({ of, turn }, phase) {
+    const turned = evaluateAnimated(turn, phase);
+    return `${STOCK_PANORAMAS[of].label}, turned ${Math.round(360 * (turned - Math.floor(turned)))}°`;
+  },
+};
