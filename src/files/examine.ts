@@ -1,13 +1,20 @@
 import { sortOf, type FileKind } from '../core/kept';
 import { Trouble } from '../core/trouble';
 import { Clip } from '../formats/clip/clip';
+import { readPanorama } from '../formats/panorama/panorama';
 import { pictureFacts } from '../formats/picture/facts';
 import { picturePixels } from '../formats/picture/pixels';
 import { triedFont } from '../formats/font/font';
 import { readMark } from '../formats/svg/svg';
 
 /** The most bytes a file of each kind may have. */
-export const MOST_BYTES: Readonly<Record<FileKind, number>> = { font: 40e6, mark: 4e6, picture: 100e6, clip: 500e6 };
+export const MOST_BYTES: Readonly<Record<FileKind, number>> = {
+  font: 40e6,
+  mark: 4e6,
+  picture: 100e6,
+  clip: 500e6,
+  panorama: 200e6,
+};
 
 const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
 
@@ -26,6 +33,7 @@ const TRIED: Readonly<Record<FileKind, (bytes: Uint8Array<ArrayBuffer>, name: st
     const facts = pictureFacts(bytes, name);
     if (typeof createImageBitmap === 'function') await picturePixels(bytes, facts);
   },
+  panorama: readPanorama,
   async clip(bytes, name) {
     const clip = await Clip.open(new Blob([bytes]), name);
     try {
@@ -47,10 +55,10 @@ const TRIED: Readonly<Record<FileKind, (bytes: Uint8Array<ArrayBuffer>, name: st
 export async function examined(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<FileKind> {
   const sort = sortOf(bytes);
   if (sort === null || sort === 'zip' || sort === 'json')
-    throw new Trouble('refused', `“${name}” is neither a font, a drawing, a picture nor a clip`, {
+    throw new Trouble('refused', `“${name}” is neither a font, a drawing, a picture, a panorama nor a clip`, {
       received: bytes.length === 0 ? 'it is empty' : undefined,
       would:
-        'Bring in .ttf, .otf, .woff, .woff2, .svg, .png, .jpg, .webp, .avif, .mp4 or .webm; pieces are .isomorph.json or .isomorph.zip.',
+        'Bring in .ttf, .otf, .woff, .woff2, .svg, .png, .jpg, .webp, .avif, .hdr, .exr, .mp4 or .webm; pieces are .isomorph.json or .isomorph.zip.',
     });
   if (bytes.length > MOST_BYTES[sort])
     throw new Trouble('refused', `“${name}” is ${megabytes(bytes.length)}; the most is ${megabytes(MOST_BYTES[sort])}`);

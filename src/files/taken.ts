@@ -1,4 +1,6 @@
-import type { FileKind } from '../core/kept';
+import { sortOf, type FileKind } from '../core/kept';
+import { NO_PANORAMA, PANORAMAS, panoramaOfPixels } from '../core/panorama/facts';
+import type { Panorama } from '../core/panorama/panorama';
 import type { NamedFile } from '../core/piece/files';
 import { CLIPS } from '../core/clips';
 import { PICTURES } from '../core/pictures/facts';
@@ -9,6 +11,17 @@ import { knownJoins } from './joins';
 import { fileBlob, moreOf } from './shelf';
 
 const bytesOf = async (blob: Blob): Promise<Uint8Array<ArrayBuffer>> => new Uint8Array(await blob.arrayBuffer());
+
+const readOwn = async (bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Panorama> =>
+  (await import('../formats/panorama/panorama')).readPanorama(bytes, name);
+
+async function readPicture(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Panorama> {
+  const { pictureFacts } = await import('../formats/picture/facts');
+  const facts = pictureFacts(bytes, name);
+  if (typeof createImageBitmap !== 'function') return NO_PANORAMA;
+  const { picturePixels } = await import('../formats/picture/pixels');
+  return panoramaOfPixels(await picturePixels(bytes, facts));
+}
 
 /** How the files of each kind become what pieces are drawn with. What opens them is loaded when there is one. */
 const TAKE: Readonly<Record<FileKind, (hash: string, blob: Blob, name: string) => Promise<void>>> = {
@@ -25,6 +38,11 @@ const TAKE: Readonly<Record<FileKind, (hash: string, blob: Blob, name: string) =
   async picture(hash, blob, name) {
     const { pictureFacts } = await import('../formats/picture/facts');
     PICTURES.take(hash, pictureFacts(await bytesOf(blob), name));
+  },
+  // of a picture its pixels, where there is a browser to open it; elsewhere nothing is drawn with them
+  async panorama(hash, blob, name) {
+    const bytes = await bytesOf(blob);
+    PANORAMAS.take(hash, sortOf(bytes) === 'panorama' ? await readOwn(bytes, name) : await readPicture(bytes, name));
   },
   // a clip is not read as a whole, however long it is
   async clip(hash, blob, name) {

@@ -10,6 +10,7 @@ export const FILE_WORDS: Readonly<Record<FileKind, { one: string; none: string }
   font: { one: 'a font', none: 'No font' },
   mark: { one: 'an SVG drawing', none: 'No drawing yet' },
   picture: { one: 'a picture', none: 'No picture yet' },
+  panorama: { one: 'a panorama', none: 'No panorama yet' },
   clip: { one: 'a clip', none: 'No clip yet' },
 };
 

@@ -1,10 +1,14 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
+import { linearToHex, type Rgb } from '../../core/colour/colour';
 import { sortOf, type FileKind, type FileRef } from '../../core/kept';
 import { FONTS } from '../../core/type/font';
+import { PANORAMAS } from '../../core/panorama/facts';
+import { lightAt, type Panorama } from '../../core/panorama/panorama';
 import { isHere } from '../../core/type/here';
 import { MARKS } from '../../core/type/mark';
 import { fileBlob } from '../../files/shelf';
 import { takeIn } from '../../files/taken';
+import { Canvas } from './Canvas';
 import styles from './FileField.module.css';
 import { lineShapes, ShapesPicture } from './ShapesPicture';
 
@@ -36,10 +40,33 @@ export function FileLook({ file, kind }: { file: FileRef; kind: FileKind }) {
     );
   }
   if (kind === 'picture' || kind === 'clip') return <PixelLook file={file} clip={kind === 'clip'} />;
+  if (kind === 'panorama') return <PanoramaLook panorama={PANORAMAS.at(file)} />;
   const mark = MARKS.at(file);
   return (
     <span className={`${styles.look} ${styles.mark}`}>
       {mark ? <ShapesPicture shapes={mark.paths.flat()} align="xMinYMid" /> : null}
+    </span>
+  );
+}
+
+/** A panorama as a small picture, its brightest parts brought within what a display shows. */
+function PanoramaLook({ panorama }: { panorama: Panorama | null }) {
+  const draw = useCallback(
+    (context: CanvasRenderingContext2D, width: number, height: number) => {
+      if (!panorama) return;
+      const [columns, rows] = [48, 24];
+      for (let y = 0; y < rows; y++)
+        for (let x = 0; x < columns; x++) {
+          const lit = lightAt(panorama, (x + 0.5) / columns, (y + 0.5) / rows);
+          context.fillStyle = linearToHex(lit.map((v) => v / (1 + v / 3)) as Rgb);
+          context.fillRect((x / columns) * width, (y / rows) * height, width / columns + 1, height / rows + 1);
+        }
+    },
+    [panorama],
+  );
+  return (
+    <span className={styles.pixels}>
+      <Canvas label={null} draw={draw} />
     </span>
   );
 }

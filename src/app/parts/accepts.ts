@@ -5,6 +5,7 @@ export const ACCEPTS: Readonly<Record<FileKind, string>> = {
   font: '.ttf,.otf,.ttc,.woff,.woff2,font/*',
   mark: '.svg,image/svg+xml',
   picture: '.png,.jpg,.jpeg,.webp,.avif,.svg,image/*',
+  panorama: '.hdr,.exr,.png,.jpg,.jpeg,.webp,.avif',
   clip: '.mp4,.m4v,.mov,.webm,video/*',
 };
 

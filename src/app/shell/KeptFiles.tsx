@@ -19,6 +19,7 @@ const KINDS: Readonly<Record<FileKind, string>> = {
   font: 'Font',
   mark: 'SVG drawing',
   picture: 'Picture',
+  panorama: 'Panoramas',
   clip: 'Clip',
 };
 

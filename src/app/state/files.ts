@@ -5,6 +5,7 @@ import { keepFile } from '../../files/shelf';
 import { takeIn } from '../../files/taken';
 import { storeTrouble } from '../../store/room';
 import { Trouble, troubleWords } from '../../core/trouble';
+import { placePanorama } from './lights';
 import { placeFile } from '../steps/build/layerEdits';
 import { bench, useBench } from './bench';
 import { say } from './notices';
@@ -44,7 +45,8 @@ export async function takeUpFile(file: File): Promise<void> {
       say(`“${ref.name}” is kept. Open a piece, then drop it again or choose it there.`, { tone: 'remark' });
       return;
     }
-    const place = placeFile(history.present, open, kind, ref);
+    const place =
+      kind === 'panorama' ? placePanorama(history.present, ref) : placeFile(history.present, open, kind, ref);
     if (!place) {
       say(`“${ref.name}” is kept, but no layer has a use for it.`);
       return;
@@ -52,7 +54,7 @@ export async function takeUpFile(file: File): Promise<void> {
     // what is being typed meanwhile is a step of its own
     bench.endGesture();
     bench.update(() => place.piece);
-    bench.patch({ step: 'build', open: place.id });
+    bench.patch({ step: kind === 'panorama' ? 'look' : 'build', open: place.id });
     say(place.says, { tone: 'remark', actions: [{ label: 'Undo', act: bench.undo }] });
   } catch (error) {
     say(keepingTrouble(file.name, error));

@@ -6,10 +6,11 @@ export interface FileRef {
 }
 
 /** What files are by their bytes, and what they can be for. */
-export type FileKind = 'font' | 'mark' | 'picture' | 'clip';
+export type FileKind = 'font' | 'mark' | 'picture' | 'clip' | 'panorama';
 
-/** Whether a file that is of a kind can be used as one of another: an SVG drawing is a picture too. */
-export const serves = (is: FileKind, as: FileKind): boolean => is === as || (is === 'mark' && as === 'picture');
+/** Whether a file that is of a kind can be used as one of another: an SVG drawing is a picture too, and a picture a panorama. */
+export const serves = (is: FileKind, as: FileKind): boolean =>
+  is === as || (is === 'mark' && as === 'picture') || (is === 'picture' && as === 'panorama');
 
 const HASH = /^[0-9a-f]{64}$/;
 export const isHash = (text: string): boolean => HASH.test(text);

@@ -32,12 +32,14 @@ function firstText(bytes: Uint8Array): string | null {
 
 /**
  * What a file is by its first bytes: a font (OpenType, TrueType, WOFF, WOFF2), a mark (SVG), a picture (PNG, JPEG, WebP, AVIF), a
- * clip (MP4, WebM), a packed piece or a piece; null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2,
- * W3C PNG §5.2, ITU-T T.81 (JPEG), RFC 9649 (WebP), ISO/IEC 14496-12 (ftyp), RFC 8794 (EBML), PKWARE APPNOTE 4.3.7 (zip).
+ * clip (MP4, WebM), a panorama (Radiance, OpenEXR), a packed piece or a piece; null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2,
+ * W3C PNG §5.2, Radiance's picture format, OpenEXR's file layout, ITU-T T.81 (JPEG), RFC 9649 (WebP), ISO/IEC 14496-12 (ftyp), RFC 8794 (EBML), PKWARE APPNOTE 4.3.7 (zip).
  */
 export function sortOf(bytes: Uint8Array): Sort | null {
   if (startsWith(bytes, 'wOFF') || startsWith(bytes, 'wOF2') || startsWith(bytes, 'OTTO')) return 'font';
   if (startsWith(bytes, '\x00\x01\x00\x00') || startsWith(bytes, 'true')) return 'font';
+  if (startsWith(bytes, '#?RADIANCE') || startsWith(bytes, '#?RGBE') || startsWith(bytes, '\x76\x2f\x31\x01'))
+    return 'panorama';
   if (startsWith(bytes, 'PK\x03\x04') || startsWith(bytes, 'PK\x05\x06')) return 'zip';
   const shown = shownSort(bytes);
   if (shown) return shown;

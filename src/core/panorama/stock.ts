@@ -47,7 +47,7 @@ const LAMPS = Array.from({ length: 22 }, (_, i) => {
   const around = ((i * 0.618034) % 1) * 2 * Math.PI;
   const high = 0.03 + 0.1 * ((i * 0.7548777) % 1);
   const warm = i % 4 === 0 ? colour('#9fd0ff', 16) : colour('#ffb25e', 20);
-  return disc([Math.sin(around), high, -Math.cos(around)], warm, 0.022, 0.02);
+  return disc([Math.sin(around), high, -Math.cos(around)], warm, 0.022, 0.007);
 });
 
 /** Light from everywhere that ships: a law for each, so that they are as sharp as they are asked for. */

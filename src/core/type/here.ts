@@ -1,11 +1,12 @@
 import { CLIPS } from '../clips';
 import type { FileKind, FileRef, Held } from '../kept';
+import { PANORAMAS } from '../panorama/facts';
 import { PICTURES } from '../pictures/facts';
 import { FONTS } from './font';
 import { MARKS } from './mark';
 
 /** What files of each kind have become. */
-export const HERE = { font: FONTS, mark: MARKS, picture: PICTURES, clip: CLIPS } satisfies Record<
+export const HERE = { font: FONTS, mark: MARKS, picture: PICTURES, clip: CLIPS, panorama: PANORAMAS } satisfies Record<
   FileKind,
   Held<unknown>
 >;

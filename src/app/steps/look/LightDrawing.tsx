@@ -1,16 +1,20 @@
 import { useId, type ReactNode } from 'react';
-import { linearToHex } from '../../../core/colour/colour';
+import { linearToHex, type Rgb } from '../../../core/colour/colour';
 import { dimmed, directionOf } from '../../../core/look/lights/definition';
 import type { FarBox } from '../../../core/look/lights/farBox/farBox';
 import type { Light, LightKind } from '../../../core/look/lights/kinds';
-import type { PanoramaLight } from '../../../core/look/lights/panorama/panorama';
+import { shownBy, type PanoramaLight } from '../../../core/look/lights/panorama/panorama';
 import type { PointLight } from '../../../core/look/lights/point/point';
 import type { SoftBox } from '../../../core/look/lights/softBox/softBox';
 import type { Spot } from '../../../core/look/lights/spot/spot';
 import type { Sun } from '../../../core/look/lights/sun/sun';
 import type { Surroundings } from '../../../core/look/lights/surroundings/surroundings';
+import { NO_PANORAMA } from '../../../core/panorama/facts';
+import { lightAt, placeOf } from '../../../core/panorama/panorama';
 import { STOCK_PANORAMAS } from '../../../core/panorama/stock';
+import type { Vec3 } from '../../../core/space/vector';
 import { evaluateAnimated } from '../../../core/time/animated';
+import { useHere } from '../../parts/FileLook';
 
 /** What a drawing knows of a light besides its values: its colour now, and a name for what it defines. */
 interface Now {
@@ -81,9 +85,13 @@ const MIRRORED = Array.from({ length: 16 * 16 }, (_, i): [number, number, number
 }).filter((cell) => cell !== null);
 
 /** A ball that mirrors what it shows, as it is turned. */
-const panorama = (light: PanoramaLight, { id, phase }: Now): ReactNode => {
-  const { law } = STOCK_PANORAMAS[light.of];
+function PanoramaDrawing({ light, id, phase }: { light: PanoramaLight; id: string; phase: number }) {
+  useHere(light.of === 'own' && light.file ? [light.file] : [], 'panorama');
   const turn = evaluateAnimated(light.turn, phase);
+  const { of } = light;
+  const held = of === 'own' ? shownBy(light).panorama() : null;
+  const seen = (d: Vec3): Rgb =>
+    of === 'own' ? lightAt(held ?? NO_PANORAMA, ...placeOf(d)) : STOCK_PANORAMAS[of].law(d);
   return (
     <svg viewBox="0 0 44 32" width="44" height="32">
       <clipPath id={id}>
@@ -93,14 +101,26 @@ const panorama = (light: PanoramaLight, { id, phase }: Now): ReactNode => {
         {MIRRORED.map(([x, y, around, up]) => {
           const level = Math.sqrt(1 - up * up);
           const angle = around - 2 * Math.PI * turn;
-          const lit = law([level * Math.sin(angle), up, -level * Math.cos(angle)]);
-          const shown = lit.map((v) => v / (1 + v / 3)) as [number, number, number];
-          return <rect key={`${x} ${y}`} x={22 + x} y={16 - y} width="1.6" height="1.6" fill={linearToHex(shown)} />;
+          const lit = seen([level * Math.sin(angle), up, -level * Math.cos(angle)]);
+          return (
+            <rect
+              key={`${x} ${y}`}
+              x={22 + x}
+              y={16 - y}
+              width="1.6"
+              height="1.6"
+              fill={linearToHex(lit.map((v) => v / (1 + v / 3)) as Rgb)}
+            />
+          );
         })}
       </g>
     </svg>
   );
-};
+}
+
+const panorama = (light: PanoramaLight, { id, phase }: Now): ReactNode => (
+  <PanoramaDrawing light={light} id={id} phase={phase} />
+);
 
 /** A beam from above onto a floor, as wide as its cone; broken where it falls through a pattern. */
 const spot = (light: Spot, { colour, id, phase }: Now): ReactNode => {

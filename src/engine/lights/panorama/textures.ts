@@ -1,14 +1,11 @@
 import * as THREE from 'three';
-import { MOST_PANORAMAS } from '../../../core/look/lights/panorama/panorama';
+import { MOST_PANORAMAS, shownBy, type PanoramaLight } from '../../../core/look/lights/panorama/panorama';
 import { evenOf } from '../../../core/panorama/even';
-import { panoramaOf, type Panorama } from '../../../core/panorama/panorama';
+import type { Panorama } from '../../../core/panorama/panorama';
 import { ROUGH_LEVELS, roughLevels } from '../../../core/panorama/rough';
-import { STOCK_PANORAMAS, type StockPanorama } from '../../../core/panorama/stock';
 import type { Piece } from '../../../core/piece/schema';
 import { lightSlots } from '../../../core/world/lights';
 
-/** Pixels across a panorama as it is mirrored. */
-const ACROSS = 256;
 /** Panoramas that are kept beside those in use. */
 const KEPT = 4;
 
@@ -43,30 +40,32 @@ export const panoramaUniforms = () => ({
 
 /** Panoramas on the GPU, worked out once for all frames. */
 export class Panoramas {
-  private readonly known = new Map<StockPanorama, Made>();
+  private readonly known = new Map<string, Made>();
 
   constructor(private readonly uniforms: ReturnType<typeof panoramaUniforms>) {}
 
   /** Makes those of a piece the ones that programs see, in the order of its table of lights. */
   at(piece: Piece): void {
     const { uPanorama0, uPanorama1, uEven0, uEven1 } = this.uniforms;
-    const shown = lightSlots(piece).flatMap(({ light }) => (light.kind === 'panorama' ? [light.of] : []));
-    const [first, second] = shown.slice(0, MOST_PANORAMAS).map((of) => this.made(of));
+    const shown = lightSlots(piece).flatMap(({ light }) => (light.kind === 'panorama' ? [light] : []));
+    const [first, second] = shown.slice(0, MOST_PANORAMAS).map((light) => this.made(light));
     uPanorama0.value = first?.map ?? null;
     uPanorama1.value = second?.map ?? null;
     uEven0.value = first?.even ?? NONE();
     uEven1.value = second?.even ?? NONE();
+    const used = new Set(shown.map((light) => shownBy(light).key));
     for (const [name, old] of this.known) {
       if (this.known.size <= MOST_PANORAMAS + KEPT) break;
-      if (shown.includes(name)) continue;
+      if (used.has(name)) continue;
       old.map.dispose();
       this.known.delete(name);
     }
   }
 
-  private made(of: StockPanorama): Made {
-    let known = this.known.get(of);
-    if (!known) this.known.set(of, (known = made(panoramaOf(STOCK_PANORAMAS[of].law, ACROSS))));
+  private made(light: PanoramaLight): Made {
+    const { key, panorama } = shownBy(light);
+    let known = this.known.get(key);
+    if (!known) this.known.set(key, (known = made(panorama())));
     return known;
   }
 

@@ -1,22 +1,32 @@
+import { ACROSS, NO_PANORAMA, PANORAMAS } from '../../../panorama/facts';
+import { panoramaOf, type Panorama } from '../../../panorama/panorama';
 import { STOCK_PANORAMAS, type StockPanorama } from '../../../panorama/stock';
-import { animated, choice, form, tag, type ValueOf } from '../../../forms';
+import { animated, choice, file, form, tag, type ValueOf } from '../../../forms';
 import { evaluateAnimated } from '../../../time/animated';
 import { brightness, dimmed, lightBase, lightStretch, type LightDefinition } from '../definition';
 
 /** The most of one look: each is a texture of its own to every program that lights. */
 export const MOST_PANORAMAS = 2;
 
-/** The words of each that ships. */
-const WORDS = Object.fromEntries(Object.entries(STOCK_PANORAMAS).map(([name, { label }]) => [name, label])) as Record<
-  StockPanorama,
-  string
->;
+/** The words of each that ships, and of one's own. */
+const WORDS = {
+  ...(Object.fromEntries(Object.entries(STOCK_PANORAMAS).map(([name, { label }]) => [name, label])) as Record<
+    StockPanorama,
+    string
+  >),
+  own: 'A picture of your own',
+};
 
 const PanoramaForm = form({
   ...lightBase,
   kind: tag('panorama'),
   ...brightness('#ffffff', 0.6),
   of: choice('studio', WORDS, { label: 'Shows', hint: 'What is all around: a studio, a sky, a place at night.' }),
+  file: file('panorama', null, {
+    label: 'Picture',
+    when: { field: 'of', is: ['own'] },
+    hint: 'A picture of everything around, twice as wide as high: .hdr, .exr, or a picture as displays show it.',
+  }),
   turn: animated(0, {
     label: 'Turned',
     unit: '°',
@@ -50,8 +60,15 @@ export const panorama: LightDefinition<PanoramaLight> = {
       round: [0],
     };
   },
-  summary({ of, turn }, phase) {
+  summary({ of, file: own, turn }, phase) {
     const turned = evaluateAnimated(turn, phase);
-    return `${STOCK_PANORAMAS[of].label}, turned ${Math.round(360 * (turned - Math.floor(turned)))}°`;
+    return `${of === 'own' ? (own?.name ?? 'no picture yet') : STOCK_PANORAMAS[of].label}, turned ${Math.round(360 * (turned - Math.floor(turned)))}°`;
   },
 };
+
+/** What a panorama shows: what of it is looked up by, and the light from everywhere. Not worked out before it is asked for. */
+export function shownBy({ of, file: own }: PanoramaLight): { key: string; panorama(): Panorama } {
+  if (of !== 'own') return { key: of, panorama: () => panoramaOf(STOCK_PANORAMAS[of].law, ACROSS) };
+  const held = PANORAMAS.at(own);
+  return { key: held && own ? own.hash : 'none', panorama: () => held ?? NO_PANORAMA };
+}
