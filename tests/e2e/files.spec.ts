@@ -2,9 +2,9 @@ import { execFile } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { unzipSync, zipSync } from 'fflate';
-import { drawn, move, pause, saved } from './ui';
+import { drop, drawn, move, pause, saved } from './ui';
 
 // Files that are brought in: kept once, used, packed with the piece, and never believed.
 let errors: string[] = [];
@@ -25,22 +25,7 @@ async function newTitle(page: Page): Promise<void> {
   await drawn(page);
   await pause(page);
 }
-/** Drops files on the middle of the page, or on something. */
-async function drop(
-  page: Page,
-  files: readonly (readonly [name: string, bytes: Buffer])[],
-  on?: Locator,
-): Promise<void> {
-  const given = files.map(([name, bytes]) => [name, bytes.toString('base64')] as const);
-  await (on ?? page.locator('body')).evaluate((element, list) => {
-    const data = new DataTransfer();
-    for (const [name, text] of list)
-      data.items.add(new File([Uint8Array.from(atob(text), (letter) => letter.charCodeAt(0))], name));
-    const on = element === document.body ? (document.elementFromPoint(300, 300) ?? element) : element;
-    for (const type of ['dragenter', 'dragover', 'drop'])
-      on.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer: data }));
-  }, given);
-}
+
 /** The first screen, ready for what is dropped on it. */
 async function loops(page: Page, address: string): Promise<void> {
   await page.goto(address);

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { move, openRecipe, pause, saved, step } from './ui';
+import { drop, move, openRecipe, pause, saved, step } from './ui';
 
 test('effects are added, switched off, put into another order, removed, and brought back by undo', async ({ page }) => {
   await openRecipe(page);
@@ -133,5 +133,25 @@ test('a colour swings, is given keys that are moved in the unrolled lap, and is 
   await expect(card.getByRole('button', { name: /^Key \d, value, #/ })).toHaveCount(3);
   await step(page, 'Seam').click();
   await expect(page.getByText('does not return')).toHaveCount(0);
+  await saved(page);
+});
+
+test('a panorama lights from all around: one that ships, and a picture of one’s own that is dropped', async ({
+  page,
+}) => {
+  await openRecipe(page, 'Buoy ring');
+  await pause(page);
+  await step(page, 'Look').click();
+  const card = page.getByRole('region', { name: 'Lights' }).getByRole('article', { name: 'Studio' });
+  await expect(card).toContainText('Studio, turned 108°');
+  // eight by four pixels of the same light, as Radiance writes them
+  const head = '#?RADIANCE\nFORMAT=32-bit_rle_rgbe\n\n-Y 4 +X 8\n';
+  const sky = Buffer.concat([Buffer.from(head), Buffer.alloc(128, 128)]);
+  await drop(page, [['sky.hdr', sky]]);
+  await expect(page.getByText('“sky.hdr” lights the piece from all around.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Lights' })).toContainText('sky.hdr, turned');
+  await drop(page, [['torn.hdr', Buffer.from('#?RADIANCE\nno size')]]);
+  await expect(page.getByText(/“torn.hdr” is damaged: it does not say how large its picture is/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Lights' })).toContainText('sky.hdr, turned');
   await saved(page);
 });

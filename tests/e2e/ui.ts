@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /** Waits until the engine has shown a frame. */
 export const drawn = (page: Page) =>
@@ -28,4 +28,21 @@ export async function move(page: Page, name: string, by: 'ArrowUp' | 'ArrowDown'
   await grip.focus();
   await page.keyboard.press(by);
   await expect(grip).toBeFocused();
+}
+
+/** Drops files on the middle of the page, or on something. */
+export async function drop(
+  page: Page,
+  files: readonly (readonly [name: string, bytes: Buffer])[],
+  on?: Locator,
+): Promise<void> {
+  const given = files.map(([name, bytes]) => [name, bytes.toString('base64')] as const);
+  await (on ?? page.locator('body')).evaluate((element, list) => {
+    const data = new DataTransfer();
+    for (const [name, text] of list)
+      data.items.add(new File([Uint8Array.from(atob(text), (letter) => letter.charCodeAt(0))], name));
+    const on = element === document.body ? (document.elementFromPoint(300, 300) ?? element) : element;
+    for (const type of ['dragenter', 'dragover', 'drop'])
+      on.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer: data }));
+  }, given);
 }

@@ -1,5 +1,6 @@
 import { closes, evaluateAnimated, lawOf, snapAnimated, type Animated, type Law } from '../../core/time/animated';
-import { framePhase } from '../../core/time/lap';
+import { shutterSeconds } from '../../core/lens/optics';
+import { framePhase, rateHz } from '../../core/time/lap';
 import { usePiece, useBench } from '../state/bench';
 import { newId } from '../state/edit';
 import { KeyRows } from './KeyRows';
@@ -9,8 +10,15 @@ import { NumberField, type NumberSpec } from './NumberField';
 import { OpenRow, WaveRows } from './SwingRows';
 import styles from './Row.module.css';
 
+/** Degrees of a turn a frame that a second and a thousandth come to. */
+const timesIn = (hz: number): Readonly<Record<string, number>> => ({ s: 360 * hz, ms: 0.36 * hz });
+
+/** A time as photographers say it. */
+const timeWords = (seconds: number): string =>
+  seconds <= 0 ? '0 s' : seconds < 0.4 ? `1/${Math.round(1 / seconds)} s` : `${Number(seconds.toFixed(2))} s`;
+
 interface Props {
-  spec: NumberSpec;
+  spec: NumberSpec & { exposes?: boolean };
   value: Animated;
   /** the step of a lap's gain that closes a wound value; 0 when only returning closes */
   closingStep: number;
@@ -49,10 +57,11 @@ export function withLaw(value: Animated, law: Law, phase: number, spec: NumberSp
 }
 
 /** A value that may change over the lap: law mark, label, number, and below them what its law needs. */
-export function AnimatedField({ spec, value, closingStep, initial, onChange, onSelect, selected, row }: Props) {
+export function AnimatedField({ spec: own, value, closingStep, initial, onChange, onSelect, selected, row }: Props) {
   const piece = usePiece();
   const frameIndex = useBench((state) => state.status?.frameIndex ?? 0);
-  const { frames } = piece.lap;
+  const { frames, rate } = piece.lap;
+  const spec = own.exposes ? { ...own, units: timesIn(rateHz(rate)) } : own;
   const phase = framePhase(frameIndex, frames);
   const law = lawOf(value);
   const here = evaluateAnimated(value, phase);
@@ -92,7 +101,11 @@ export function AnimatedField({ spec, value, closingStep, initial, onChange, onS
           value={field}
           initial={initial}
           onChange={set}
-          {...(law === 'keyed' ? { note: `at ${String(frameIndex).padStart(3, '0')}` } : {})}
+          {...(law === 'keyed'
+            ? { note: `at ${String(frameIndex).padStart(3, '0')}` }
+            : own.exposes
+              ? { note: `° · ${timeWords(shutterSeconds(field, rateHz(rate)))}` }
+              : {})}
         />
       </div>
       {typeof value === 'number' ? null : value.law === 'swing' ? (

@@ -12,6 +12,8 @@ export interface NumberSpec {
   decimals?: number;
   display?: number;
   hint?: string;
+  /** factors of units that it takes besides its own */
+  units?: Readonly<Record<string, number>>;
 }
 
 interface Props {
@@ -73,7 +75,7 @@ export function NumberField({ spec, value, initial, whole = false, note, onChang
   const before = useRef<string | null>(null);
   const commit = (always: boolean): void => {
     if (text === null) return;
-    const parsed = readNumber(text, spec.unit);
+    const parsed = readNumber(text, spec.unit, spec.units);
     if (parsed !== null && (always || text !== before.current)) onChange(legal(parsed / display));
     setText(null);
   };

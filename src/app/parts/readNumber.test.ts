@@ -24,4 +24,13 @@ describe('typed numbers', () => {
     if (value === null) expect(read).toBeNull();
     else expect(read).toBeCloseTo(value, 9);
   });
+
+  it('a time in a field of degrees that a frame turns by, at 25 frames a second', () => {
+    const units = { s: 360 * 25, ms: 0.36 * 25 };
+    expect(readNumber('1/50 s', '°', units)).toBeCloseTo(180, 9);
+    expect(readNumber('20ms', '°', units)).toBeCloseTo(180, 9);
+    expect(readNumber('90', '°', units)).toBe(90);
+    // elsewhere degrees are no time
+    expect(readNumber('1/50 s', '°')).toBeNull();
+  });
 });

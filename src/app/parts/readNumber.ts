@@ -9,12 +9,16 @@ const UNITS: Record<string, Record<string, number>> = {
 
 /**
  * Reads a typed number: `2.5`, `1/5`, `3*2+1`, `(1+2)/4`, `40 cm` in a field of metres. A comma may be the decimal point.
+ * @param more factors of units that this field takes besides, to the one it is in
  * @returns the number in the field's unit, or null when it is none
  */
-export function readNumber(text: string, unit = ''): number | null {
+export function readNumber(text: string, unit = '', more: Readonly<Record<string, number>> = {}): number | null {
   const trimmed = text.trim().replace(/,/g, '.').replace(/−/g, '-');
   const suffix = /([a-z°%×]+)\s*$/i.exec(trimmed)?.[1] ?? '';
-  const factor = suffix === '' ? 1 : (UNITS[unit]?.[suffix.toLowerCase()] ?? (unit.startsWith(suffix) ? 1 : null));
+  const factor =
+    suffix === ''
+      ? 1
+      : (more[suffix.toLowerCase()] ?? UNITS[unit]?.[suffix.toLowerCase()] ?? (unit.startsWith(suffix) ? 1 : null));
   if (factor === null) return null;
   const tokens =
     trimmed.slice(0, trimmed.length - suffix.length).match(/\d+\.?\d*(?:e-?\d+)?|\.\d+|[-+*/()]|\S/gi) ?? [];

@@ -359,7 +359,8 @@ export const FLIGHT = form({
     comfort: 720,
     decimals: 0,
     group: shutter,
-    hint: 'Share of a frame the shutter is open: 360° is the whole frame; more is legal.',
+    exposes: true,
+    hint: 'Share of a frame the shutter is open: 360° is the whole frame; more is legal. As a time: type 1/50 s.',
   }),
 });
 export type Flight = ValueOf<typeof FLIGHT>;

@@ -30,6 +30,8 @@ export interface Info {
   group?: Heading;
   /** as it is written after the number */
   unit?: string;
+  /** an angle of which a whole turn is a frame: it may be given as a time */
+  exposes?: boolean;
   /** a count of frames: it keeps its share of the lap when the lap is given other frames */
   retimes?: boolean;
   /** what dragging in the map changes it */
