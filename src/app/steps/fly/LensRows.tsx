@@ -1,5 +1,6 @@
 import { cameraPose, flightOf } from '../../../core/world/camera';
 import { flightSteps, FLIGHT, FLIGHT_HEADINGS } from '../../../core/flight/form';
+import { filling, subjectOf, type Filled } from '../../../core/world/fill';
 import { dot, rotate, subtract } from '../../../core/space/vector';
 import { Button } from '../../parts/Button';
 import { ChoiceField } from '../../parts/ChoiceField';
@@ -7,6 +8,7 @@ import { Inspector } from '../../parts/Inspector';
 import { PlainRow } from '../../parts/PlainRow';
 import rows from '../../parts/Row.module.css';
 import { bench, useBench, usePiece } from '../../state/bench';
+import { say } from '../../state/notices';
 import styles from './Fly.module.css';
 
 /** Widths of common sensors and films in millimetres, by their trade sizes. */
@@ -32,6 +34,15 @@ export function LensRows() {
     const subject = flightOf(free).sight(flight.holdAt, phase).position;
     const depth = Math.max(0.05, dot(subtract(subject, pose.position), rotate(pose.quaternion, [0, 0, -1])));
     bench.set(['flight', 'holdWidth'], Number(((depth * pose.sensorMm) / pose.focalMm).toPrecision(5)));
+  };
+  /** the subject from edge to edge, as it is seen at this frame, and in focus */
+  const fill = (side: Filled): void => {
+    const filled = filling(piece, subjectOf(piece), side, phase);
+    if (filled) bench.update((now) => ({ ...now, flight: filled }));
+    else
+      say(
+        'Nothing can fill the frame: the camera is within its subject, or there is none. Let it aim at a layer from outside.',
+      );
   };
   const key = String(flight.sensorMm);
   // a lens that follows its subject has no focal length of its own
@@ -61,6 +72,12 @@ export function LensRows() {
       {holds ? (
         <div className={styles.action}>
           <Button onPress={asNow}>Hold the size it has at this frame</Button>
+        </div>
+      ) : null}
+      {flight.lens === 'perspective' ? (
+        <div className={styles.action} role="group" aria-label="Fill the frame">
+          <Button onPress={() => fill('height')}>Fill the height</Button>
+          <Button onPress={() => fill('width')}>Fill the width</Button>
         </div>
       ) : null}
     </>
