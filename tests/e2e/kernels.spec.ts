@@ -12,6 +12,8 @@ import { PieceSchema, type Piece } from '../../src/core/piece/schema';
 import { newTreatment, treatmentOf, TREATMENTS } from '../../src/core/treatments/kinds';
 import { flowNoiseInto, type NoiseSample } from '../../src/core/noise/flow';
 import { sources as flowSources } from '../../src/core/noise/flow.gen';
+import { cellNoise } from '../../src/core/noise/cells';
+import { sources as cellSources } from '../../src/core/noise/cells.gen';
 import { hash4 } from '../../src/core/random/hash';
 import { sources as hashSources } from '../../src/core/random/hash.gen';
 import { takeStock } from '../stock';
@@ -37,6 +39,33 @@ test('131 072 hashes are the same bits on the GPU', async ({ page }) => {
     for (let k = 0; k < 4; k++) if (bits[i * 4 + k] !== want[k]) different++;
   }
   expect(different).toBe(0);
+});
+
+test('131 072 samples of cell noise agree: distances within 1e-5, and whose cell it is but for ties', async ({
+  page,
+}) => {
+  const count = 131_072;
+  const body = `
+    vec3 p = vec3(float(id % 97u) * 0.371 - 11.0, float((id / 97u) % 89u) * 0.293, float(id) * 0.00171);
+    vec3 first;
+    vec3 second;
+    float own = cellNoise(p, ivec3(12, 9, 16), 5u, float(id % 53u) / 53.0, 4, CELLS_ALL, first, second);
+    result = vec4(own, length(first), length(second), 0.0);`;
+  const got = new Float32Array(await probe(page, joinSources(cellSources), body, count));
+  let [worst, others] = [0, 0];
+  for (let i = 0; i < count; i++) {
+    const at = [
+      (i % 97) * Math.fround(0.371) - 11,
+      (Math.floor(i / 97) % 89) * Math.fround(0.293),
+      i * Math.fround(0.00171),
+    ] as const;
+    const { own, nearest, next } = cellNoise(at, (i % 53) / 53, 4, [12, 9, 16], 5);
+    worst = Math.max(worst, Math.abs(got[4 * i + 1] - nearest), Math.abs(got[4 * i + 2] - next));
+    if (Math.abs(got[4 * i] - own) > 1e-6) others++;
+  }
+  console.log(`cell noise: ${worst.toExponential(1)} apart at most, ${others} of ${count} in another cell`);
+  expect(worst).toBeLessThan(5e-5);
+  expect(others).toBeLessThan(count * 1e-4);
 });
 
 const seeded = (x: number, y: number, z: number, lap: number): NoiseSample => {
@@ -218,13 +247,21 @@ test('noise read from a table of the moment is the hashed noise on the GPU, with
   }
 });
 
+test('places on a gradient by cells, and by their edges, are on the GPU as in the core', async ({ page }) => {
+  const layers = (['copies', 'field', 'ground', 'tunnel'] as const).flatMap((kind) =>
+    ['cells', 'edges'].map((placeBy): Layer => ({ ...newLayer(kind, `${kind}-${placeBy}`, kind, 4), placeBy }) as Layer),
+  );
+  const piece = pieceOf(layers);
+  for (const layer of piece.layers) await expectSame(page, piece, layer, 0.37);
+});
+
 // what is drawn vertex by vertex is judged by the pictures, and says so here
 const SKIPPED = TREATMENTS.names.filter((kind) => treatmentOf(kind).solidOnly);
 test(`treatments that break bodies are the only ones left out here: ${SKIPPED.join(', ')}`, () => {
   expect(SKIPPED).toEqual(['shatter']);
 });
 
-for (const reach of ['everywhere', 'point', 'plane', 'route', 'order', 'noise'] as const)
+for (const reach of ['everywhere', 'point', 'plane', 'route', 'order', 'noise', 'cells'] as const)
   test(`every treatment that reaches ${reach} acts on the GPU as in the core`, async ({ page }) => {
     const layers = TREATMENTS.names
       .filter((kind) => !SKIPPED.includes(kind))

@@ -5,7 +5,15 @@ import type { Condition } from '../forms';
 /** What colours a layer's elements stands under one heading. */
 export const tint = heading('Colour');
 
-const byNoise = { field: 'placeBy', is: ['noise'] };
+/** What lies in patches of a size, which may evolve. */
+const PATCHED = ['noise', 'cells', 'edges'] as const;
+export const byPatch = { field: 'placeBy', is: PATCHED };
+
+/** Whether places lie in patches. */
+export const isPatched = (placeBy: string): boolean => PATCHED.some((name) => name === placeBy);
+
+/** The words of cells, for layers whose elements may have their place by them. */
+export const CELLS = { cells: 'By cells', edges: 'By cells’ edges' } as const;
 
 /** The gradient on which every element has a place. */
 export const gradientField = (colours: readonly string[]): Field<AnimatedGradient> =>
@@ -36,7 +44,7 @@ export const spreadField = (): Field<number> =>
     hint: 'How much of the gradient is used: 0 only its middle, 1 all of it.',
   });
 
-/** Size of the patches where noise decides. */
+/** Size of the patches where noise or cells decide. */
 export const patchField = (initial: number): Field<number> =>
   number(initial, {
     label: 'Patch size',
@@ -45,11 +53,11 @@ export const patchField = (initial: number): Field<number> =>
     max: 500,
     comfort: 10,
     group: tint,
-    when: byNoise,
-    hint: 'Metres across one patch of the noise; fitted so that it tiles.',
+    when: byPatch,
+    hint: 'Metres across one patch of the noise, or a cell; fitted so that it tiles.',
   });
 
-/** How the patches evolve where noise decides. */
+/** How the patches evolve where noise or cells decide. */
 export const patchCyclesField = (): Field<number> =>
   integer(2, {
     label: 'Evolves',
@@ -58,6 +66,6 @@ export const patchCyclesField = (): Field<number> =>
     max: 64,
     comfort: 8,
     group: tint,
-    when: byNoise,
+    when: byPatch,
     hint: 'Most whole cycles the colours make in a lap.',
   });

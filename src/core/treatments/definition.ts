@@ -8,7 +8,7 @@ import type { Animated } from '../time/animated';
 
 /** When and how often a treatment moves on which elements it acts; the fields of reach/. */
 export interface ReachFields {
-  reach: 'everywhere' | 'point' | 'plane' | 'route' | 'order' | 'noise';
+  reach: 'everywhere' | 'point' | 'plane' | 'route' | 'order' | 'noise' | 'cells';
   reachAside: Animated;
   reachAbove: Animated;
   reachAhead: Animated;

@@ -1,13 +1,14 @@
 // One copy of a body in its arrangement. Result about the arrangement's own middle; placement follows.
-// @choice copiesPlace order chance height noise
+// @choice copiesPlace order chance height noise cells edges
 // @kernel copies copiesElement id rest
 // @include ../../random/hash.glsl
 // @include ../../noise/flow.glsl
+// @include ../../noise/cells.glsl
 // @include ../../arrangement/arrangement.glsl
 
 // Of total copies every stride-th is drawn (scattered: the first ones). What arranges them: see arrangement.glsl. stepScale: size
 // of the last copy over that of the first; size: metres across; variation: 0 alike .. 1 from half to twice;
-// placeBy: 0 by order, 1 by chance, 2 by height, 3 by noise.
+// placeBy: 0 by order, 1 by chance, 2 by height, 3 by noise, 4 by cells, 5 by their edges.
 void copiesElement(uint id, vec4 rest, uint seed, int arrangement, int total, int stride, ivec3 grid, vec3 spacing,
                    float radius, float radiusEnd, float winds, float rise, int align, vec3 stepTurn, vec3 stepMove,
                    float stepScale, float bodySize, float variation, int placeBy, float placeSpread, vec3 placeScale,
@@ -31,5 +32,9 @@ void copiesElement(uint id, vec4 rest, uint seed, int arrangement, int total, in
     float v = flowNoise(position * placeScale + 0.31, placePeriod, seed + 111u, lap, placeCycles, slope);
     place = 0.5 + 1.2 * v;
   }
+  bool edges = placeBy == COPIES_PLACE_EDGES;
+  bool cells = edges || placeBy == COPIES_PLACE_CELLS;
+  float cell = cellPlace(position * placeScale + 0.31, placePeriod, seed + 111u, lap, placeCycles, cells ? CELLS_ALL : CELLS_NONE, edges);
+  place = cells ? cell : place;
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
 }

@@ -1,3 +1,4 @@
+import { isPatched } from '../tint';
 import { isEven } from '../../colour/animated';
 import {
   arrangedLayer,
@@ -58,7 +59,7 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
       placePeriod: patch.period,
       placeCycles: layer.placeCycles,
       // colours that stand still need not be worked out anew
-      lap: layer.placeBy === 'noise' && layer.placeCycles > 0 ? phase : 0,
+      lap: isPatched(layer.placeBy) && layer.placeCycles > 0 ? phase : 0,
     };
   },
   drawings(layer, share): Drawing[] {

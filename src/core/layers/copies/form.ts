@@ -4,9 +4,9 @@ import { form, shownIf, tag, without, type ValueOf } from '../../forms';
 import { sourceFields } from '../../solids/source';
 import { layerBase, layerSeed } from '../base';
 import { matterFields } from '../../matter/kinds';
-import { gradientField, patchCyclesField, patchField, placeByField, spreadField } from '../tint';
+import { CELLS, gradientField, patchCyclesField, patchField, placeByField, spreadField } from '../tint';
 
-const PLACES = { order: 'By order', chance: 'By chance', height: 'By height', noise: 'By noise' };
+const PLACES = { order: 'By order', chance: 'By chance', height: 'By height', noise: 'By noise', ...CELLS };
 
 export const CopiesForm = form({
   ...layerBase,

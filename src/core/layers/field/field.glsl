@@ -1,11 +1,12 @@
 // One particle of a field, at a time of the lap.
 // @choice fieldShape box ball shell disc corridor strand grid
-// @choice fieldPlace random position noise
+// @choice fieldPlace random position noise cells edges
 // @kernel field fieldElement id
 // @include ../../random/order.glsl
 // @include ../../noise/moment.glsl
 // @include ../../space/route.glsl
 // @include ../../space/profile.glsl
+// @include ../../noise/cells.glsl
 
 // Result in metres about the volume's centre, except that
 // corridor, strand and a box that tiles run from z = 0 forward (local.z is advance).
@@ -75,6 +76,10 @@ void fieldElement(uint id, uint seed, int shape, vec3 extent, float inner, vec3 
     float n = flowNoiseAt(local * placeScale, placePeriod, seed + 101u, lap, placeCycles, patch_, 0, first, many, slope);
     place = 0.5 + 1.2 * n + (unit(h.z) - 0.5) * 0.12;
   }
+  bool edges = placeBy == FIELD_PLACE_EDGES;
+  bool cells = edges || placeBy == FIELD_PLACE_CELLS;
+  float cell = cellPlace(local * placeScale, placePeriod, seed + 101u, lap, placeCycles, cells ? CELLS_ALL : CELLS_NONE, edges);
+  place = cells ? cell + (unit(h.z) - 0.5) * 0.12 : place;
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
   // local.z is a position; the route runs along -z
   vec3 origin;

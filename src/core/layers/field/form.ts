@@ -1,6 +1,6 @@
 import { animated, choice, form, heading, integer, layerRef, number, profile, tag, type ValueOf } from '../../forms';
 import { layerBase, layerSeed, spriteFields } from '../base';
-import { gradientField, patchCyclesField, patchField, placeByField, spreadField } from '../tint';
+import { CELLS, gradientField, patchCyclesField, patchField, placeByField, spreadField } from '../tint';
 
 const SHAPES = {
   box: 'Box',
@@ -11,7 +11,7 @@ const SHAPES = {
   strand: 'Strand along the route',
   grid: 'Grid',
 };
-const PLACES = { random: 'By chance', position: 'By position', noise: 'By noise' };
+const PLACES = { random: 'By chance', position: 'By position', noise: 'By noise', ...CELLS };
 
 const shape = heading('Shape');
 const motes = heading('Particles');

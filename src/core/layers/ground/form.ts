@@ -1,9 +1,9 @@
 import { choice, form, heading, integer, number, tag, type ValueOf } from '../../forms';
 import { layerBase, layerSeed } from '../base';
 import { matterFields } from '../../matter/kinds';
-import { gradientField, patchField, placeByField, spreadField } from '../tint';
+import { CELLS, gradientField, patchField, placeByField, spreadField } from '../tint';
 
-const PLACES = { height: 'By height', slope: 'By slope', noise: 'By noise' };
+const PLACES = { height: 'By height', slope: 'By slope', noise: 'By noise', ...CELLS };
 
 const shape = heading('Shape');
 const hills = heading('Relief');

@@ -1,10 +1,11 @@
 // One vertex of the ground, which repeats with the tile.
 // @export groundHeight
 // @shared groundHeight
-// @choice groundPlace height slope noise
+// @choice groundPlace height slope noise cells edges
 // @kernel ground groundElement id
 // @include ../../noise/flow.glsl
 // @include ../../space/rotation.glsl
+// @include ../../noise/cells.glsl
 
 // Height in metres and its derivative along x and z at a place. relief: metres; scale: noise units per metre; period: units
 // after which it repeats along z; octaves 1..6; ridged: 1 sharp crests instead of round hills; valley: metres to either side
@@ -72,5 +73,9 @@ void groundElement(uint id, uint seed, int columns, int rows, int stride, float 
     float v = flowNoise(vec3(x, 0.3, z) * placeScale, placePeriod, seed + 91u, 0.13, 1, grad);
     place = 0.5 + 0.8 * v;
   }
+  bool edges = placeBy == GROUND_PLACE_EDGES;
+  bool cells = edges || placeBy == GROUND_PLACE_CELLS;
+  float cell = cellPlace(vec3(x, 0.3, z) * placeScale, placePeriod, seed + 91u, 0.13, 1, cells ? CELLS_ALL : CELLS_NONE, edges);
+  place = cells ? cell : place;
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
 }

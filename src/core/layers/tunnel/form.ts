@@ -1,8 +1,14 @@
 import { animated, choice, form, heading, integer, number, outline, points, tag, type ValueOf } from '../../forms';
 import { layerBase, layerSeed } from '../base';
-import { gradientField, patchCyclesField, placeByField, spreadField, tint } from '../tint';
+import { byPatch, CELLS, gradientField, patchCyclesField, placeByField, spreadField, tint } from '../tint';
 
-const PLACES = { random: 'Ring by chance', position: 'By position', noise: 'Noise per ring', side: 'By side' };
+const PLACES = {
+  random: 'Ring by chance',
+  position: 'By position',
+  noise: 'Noise per ring',
+  side: 'By side',
+  ...CELLS,
+};
 
 const shape = heading('Section');
 const way = heading('Route');
@@ -220,7 +226,7 @@ export const TunnelForm = form({
     max: 400,
     comfort: 40,
     group: tint,
-    when: { field: 'placeBy', is: ['noise'] },
+    when: byPatch,
     hint: 'Changes of colour along one tile.',
   }),
   placeCycles: patchCyclesField(),

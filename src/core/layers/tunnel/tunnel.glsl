@@ -1,9 +1,10 @@
 // One corner of one ring of a tunnel, at a time of the lap.
 // Element order: corner fastest, then nested copy, then ring.
-// @choice tunnelPlace random position noise side
+// @choice tunnelPlace random position noise side cells edges
 // @kernel tunnel tunnelElement id
 // @include ../../random/hash.glsl
 // @include ../../noise/flow.glsl
+// @include ../../noise/cells.glsl
 // @include ../../space/route.glsl
 
 // corners: 3 or more (64 stand for a curve); roundness: 0 the plain outline, else the exponent of a superellipse; drawn: 1 the
@@ -66,6 +67,11 @@ void tunnelElement(uint id, uint seed, int corners, float roundness, int drawn, 
     float n = flowNoise(q, ivec3(4, 4, placeDetail), seed + 31u, lap, placeCycles, slope);
     place = 0.5 + 1.25 * n + (unit(h.w) - 0.5) * 0.25;
   }
+  bool edges = placeBy == TUNNEL_PLACE_EDGES;
+  bool cells = edges || placeBy == TUNNEL_PLACE_CELLS;
+  vec3 patchAt = vec3(0.31, inside * 0.37, along * float(placeDetail));
+  float cell = cellPlace(patchAt, ivec3(4, 4, placeDetail), seed + 31u, lap, placeCycles, cells ? CELLS_ALL : CELLS_NONE, edges);
+  place = cells ? cell : place;
   if (placeBy == TUNNEL_PLACE_SIDE) place = abs(float(cornerIndex) / float(corners) * 2.0 - 1.0);
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
   // the accent: one ring in a few burns, its turn coming and going with the lap

@@ -1,10 +1,11 @@
 // How strongly a treatment acts at a place: 1 within the inner distance, 0 beyond the outer one, smooth between.
-// @choice reachBy everywhere point plane route order noise
+// @choice reachBy everywhere point plane route order noise cells
 // @kernel reach reachWeight position order
 // @include ../../noise/flow.glsl
+// @include ../../noise/cells.glsl
 // @include ../../space/route.glsl
 
-// by: 1 distance from a point, 2 from a plane across the travel, 3 from the route, 4 order, 5 noise; at: the point in
+// by: 1 distance from a point, 2 from a plane across the travel, 3 from the route, 4 order, 5 noise, 6 how near a cell's point; at: the point in
 // metres; tile: metres after which distances along z repeat, 0 for never; inner, outer: metres (order: shares 0..1);
 // invert: 1 acts outside instead. slope: derivative of the weight to the position, per metre.
 void reachWeight(vec3 position, float order, int by, vec3 at, float tile, float inner, float outer, int invert,
@@ -40,6 +41,13 @@ void reachWeight(vec3 position, float order, int by, vec3 at, float tile, float 
     float n = flowNoise(position * noiseScale, noisePeriod, seed, lap, cycles, grad);
     d = 0.5 + 0.7 * n;
     toward = grad * noiseScale * 0.7;
+  }
+  vec3 first;
+  vec3 second;
+  float own = cellNoise(position * noiseScale, noisePeriod, seed, lap, cycles, by == REACH_BY_CELLS ? CELLS_ALL : CELLS_NONE, first, second);
+  if (by == REACH_BY_CELLS) {
+    d = length(first);
+    toward = first * noiseScale / max(d, 1e-6);
   }
   float width = max(outer - inner, 1e-4);
   float t = clamp((d - inner) / width, 0.0, 1.0);
