@@ -249,7 +249,9 @@ test('noise read from a table of the moment is the hashed noise on the GPU, with
 
 test('places on a gradient by cells, and by their edges, are on the GPU as in the core', async ({ page }) => {
   const layers = (['copies', 'field', 'ground', 'tunnel'] as const).flatMap((kind) =>
-    ['cells', 'edges'].map((placeBy): Layer => ({ ...newLayer(kind, `${kind}-${placeBy}`, kind, 4), placeBy }) as Layer),
+    ['cells', 'edges'].map(
+      (placeBy): Layer => ({ ...newLayer(kind, `${kind}-${placeBy}`, kind, 4), placeBy }) as Layer,
+    ),
   );
   const piece = pieceOf(layers);
   for (const layer of piece.layers) await expectSame(page, piece, layer, 0.37);
