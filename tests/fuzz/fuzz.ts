@@ -1,5 +1,7 @@
 import { stateReport } from '../../src/core/seam/report';
-import { animatedPlaces } from '../../src/core/seam/values';
+import { mixtureAt } from '../../src/core/time/mixed';
+import { animatedIn, mixedIn } from '../../src/core/forms/walk';
+import { partsOfPiece } from '../../src/core/piece/schema';
 import { toDocument } from '../../src/core/piece/document';
 import { parsePiece } from '../../src/core/world/open';
 import { worldOf } from '../../src/core/world/layers';
@@ -173,9 +175,14 @@ function use(piece: Piece): { what: Mishap['what']; detail: string } | null {
   } catch (error) {
     return { what: 'not storable', detail: String(error) };
   }
-  for (const { value, path } of animatedPlaces(piece))
-    for (const phase of [0, 0.3, 0.77, 1])
-      if (!Number.isFinite(evaluateAnimated(value, phase))) return { what: 'not a number', detail: path.join('.') };
+  for (const part of partsOfPiece(piece))
+    for (const phase of [0, 0.3, 0.77, 1]) {
+      const odd = [
+        ...animatedIn(part).filter(({ value }) => !Number.isFinite(evaluateAnimated(value, phase))),
+        ...mixedIn(part).filter(({ value }) => !finite(mixtureAt(value, phase).of.map(([, share]) => share))),
+      ];
+      if (odd.length > 0) return { what: 'not a number', detail: odd[0].path.join('.') };
+    }
   for (const phase of [0, 0.37, 1]) {
     const { position, quaternion, focusDistance } = cameraPose(piece, phase);
     if (!finite([...position, ...quaternion, focusDistance]))

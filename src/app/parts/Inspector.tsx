@@ -38,7 +38,7 @@ interface Props {
   /** where in the piece the object is */
   path: PiecePath;
   /** steps that close, by field: winding values snap to them, plain numbers show their legal neighbours */
-  closingSteps?: Record<string, number>;
+  closingSteps?: Readonly<Record<string, number>>;
   /** only under these headings, in this order */
   groups?: readonly Heading[];
   /** other words for some fields' labels */

@@ -1,6 +1,5 @@
 import type { FileRef } from '../../core/kept';
-import { lightName, newLight, type Light } from '../../core/look/lights/kinds';
-import { MOST_PANORAMAS } from '../../core/look/lights/panorama/panorama';
+import { hasRoom, lightName, newLight, type Light } from '../../core/look/lights/kinds';
 import type { Piece } from '../../core/piece/schema';
 import { bench } from './bench';
 import { newId } from './edit';
@@ -20,7 +19,7 @@ export const putLight = (light: Light): void =>
 export function placePanorama(piece: Piece, file: FileRef): { piece: Piece; id: string; says: string } {
   const { lights } = piece.look;
   const panoramas = lights.filter((light) => light.kind === 'panorama');
-  const full = panoramas.length >= MOST_PANORAMAS ? panoramas.at(-1) : undefined;
+  const full = hasRoom(lights, 'panorama') ? undefined : panoramas.at(-1);
   const own = panoramas.find(({ of }) => of === 'own') ?? full;
   if (own) {
     const next: Light = { ...own, of: 'own', file };

@@ -37,19 +37,33 @@ export function panoramaOf(law: (direction: Vec3) => Rgb, width: number): Panora
 export const shareOfRow = ({ width, height }: Panorama, y: number): number =>
   (Math.cos((Math.PI * y) / height) - Math.cos((Math.PI * (y + 1)) / height)) / 2 / width;
 
-/** The light from a place of the picture, between four pixels; it goes on around, and ends above and beneath. */
-export function lightAt({ width, height, rgb }: Panorama, u: number, v: number): Rgb {
-  const [x, y] = [u * width - 0.5, Math.min(height - 1, Math.max(0, v * height - 0.5))];
-  const [left, top] = [Math.floor(x), Math.min(height - 1, Math.floor(y))];
+/** Adds the light from a place of the picture, between four pixels, to a sum: it goes on around, and ends above and beneath. */
+function addAt({ width, height, rgb }: Panorama, u: number, v: number, weight: number, sum: Float64Array): void {
+  const x = u * width - 0.5;
+  const y = Math.min(height - 1, Math.max(0, v * height - 0.5));
+  const [left, top] = [Math.floor(x), Math.floor(y)];
   const [across, down] = [x - left, y - top];
-  const [x0, x1] = [((left % width) + width) % width, (((left + 1) % width) + width) % width];
-  const y1 = Math.min(height - 1, top + 1);
-  const of = (k: number): number => {
-    const above = rgb[(top * width + x0) * 3 + k] * (1 - across) + rgb[(top * width + x1) * 3 + k] * across;
-    const below = rgb[(y1 * width + x0) * 3 + k] * (1 - across) + rgb[(y1 * width + x1) * 3 + k] * across;
-    return above * (1 - down) + below * down;
-  };
-  return [of(0), of(1), of(2)];
+  const x0 = ((left % width) + width) % width;
+  const x1 = x0 + 1 === width ? 0 : x0 + 1;
+  const [above, below] = [top * width, Math.min(height - 1, top + 1) * width];
+  for (let k = 0; k < 3; k++) {
+    const high = rgb[(above + x0) * 3 + k] * (1 - across) + rgb[(above + x1) * 3 + k] * across;
+    const low = rgb[(below + x0) * 3 + k] * (1 - across) + rgb[(below + x1) * 3 + k] * across;
+    sum[k] += weight * (high * (1 - down) + low * down);
+  }
+}
+
+/** Adds the light from a direction of length 1 to a sum: without making anything, since that is done millions of times. */
+export function addLight(of: Panorama, x: number, y: number, z: number, weight: number, sum: Float64Array): void {
+  const v = Math.acos(Math.min(1, Math.max(-1, y))) / Math.PI;
+  addAt(of, 0.5 + Math.atan2(x, -z) / (2 * Math.PI), v, weight, sum);
+}
+
+/** The light from a place of the picture: see {@link addAt}. */
+export function lightAt(of: Panorama, u: number, v: number): Rgb {
+  const sum = new Float64Array(3);
+  addAt(of, u, v, 1, sum);
+  return [sum[0], sum[1], sum[2]];
 }
 
 /** The picture at half its size and less, down to one of so many pixels across: each the mean of what it covers. */

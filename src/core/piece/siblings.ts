@@ -16,7 +16,7 @@ export interface Wander {
 export interface Kin {
   form: Form;
   /** steps that fields of a part keep */
-  steps(part: Part): Record<string, number>;
+  steps(part: Part): Readonly<Record<string, number>>;
   /** only fields under this heading, of the thing itself */
   group?: Heading | undefined;
 }

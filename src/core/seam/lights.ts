@@ -104,5 +104,7 @@ function openWords(hangs: Hanging['hangs'] | null, g: Symmetry, gap: number): st
   if (gap < TOLERANCE) return 'changes at another speed on both sides of the seam';
   if (hangs === 'world' && g.turns !== 0)
     return 'stands still in a world that is looked at from another side after the lap: it would have to turn too, or hang on the camera';
+  if (hangs === null && g.turns !== 0)
+    return 'is seen from another side after the lap, and is not alike from there: let the flight turn by whole turns, or make it even';
   return `does not come back: it is ${(gap * 100).toFixed(gap < 0.1 ? 2 : 0)} % of itself off`;
 }

@@ -5,7 +5,9 @@ import { readFileSync, readdirSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PieceSchema, type Layer, type Piece } from '../piece/schema';
+import { newLight } from '../look/lights/kinds';
 import { sceneSymmetry } from './symmetry';
+import { mendValues } from './values';
 
 const toneOf = (p: Piece): Tone => {
   const tone = p.look.effects.find((effect) => effect.kind === 'tone');
@@ -81,6 +83,22 @@ describe('state half of the seam report', () => {
       toneOf(p).exposure = { law: 'swing', middle: 0, reach: 1, cycles: 1.5, wave: 'sine', shift: 0 };
     });
     expect(failures(faulty)).toEqual(['value:look.effects.2.exposure']);
+  });
+
+  it('names colours and gradients that do not come back, and what turns by no whole turns, and mends them', () => {
+    const faulty = plant(tunnel, (p) => {
+      p.look.background = { law: 'swing', from: '#000000', to: '#102040', cycles: 2.4, wave: 'sine', shift: 0 };
+      const motes = p.layers[0] as { gradient: unknown };
+      motes.gradient = { law: 'wound', start: motes.gradient, perLap: 0.6 };
+      p.look.lights = [newLight('panorama', 'all', { turn: { law: 'wound', start: 0.1, perLap: 1.3 } })];
+    });
+    expect(failures(faulty)).toEqual(
+      expect.arrayContaining(['value:look.background', 'value:layers.0.gradient', 'value:look.lights.0.turn']),
+    );
+    const mended = mendValues(faulty);
+    expect(mended.look.background).toMatchObject({ cycles: 2 });
+    expect(mended.look.lights[0]).toMatchObject({ turn: { law: 'wound', perLap: 1 } });
+    expect(failures(mended)).toEqual([]);
   });
 
   it('names a twist that does not tile', () => {

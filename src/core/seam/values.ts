@@ -7,13 +7,19 @@ import { closesMixed, isMoving, snapMixed, type Moving } from '../time/mixed';
 import { stepsOf } from '../world/steps';
 import type { Finding } from './finding';
 
-/** An animated value of the piece, with the step that closes it. */
+/** Something of the piece that changes over the lap: a number, a colour, a gradient. */
 interface Place {
   subject: string;
   layerId: string | null;
   path: readonly (string | number)[];
-  value: Animated;
+  value: Exclude<Animated, number> | Moving<unknown>;
+  /** what it gains in a lap must be whole ones of these; 0 where it must come back */
   step: number;
+  closed: boolean;
+  /** by how much it does not come back */
+  gap: number;
+  /** the nearest that closes */
+  mended: unknown;
 }
 
 const wholeGap = (n: number): number => Math.abs(n - Math.round(n));
@@ -41,91 +47,53 @@ function isUsed({ above, path, value }: Part): boolean {
   return isShown(control, above.value) && isUsed(above) && value !== undefined;
 }
 
-/** Every value of the piece that changes over the lap, with the step that closes it. */
-export const animatedPlaces = (piece: Piece): Place[] =>
+/** What changes among the numbers of a part, and how it closes. */
+const numbersIn = (piece: Piece, part: Part) => {
+  const { closing } = stepsOf(piece, part);
+  return animatedIn(part).flatMap(({ value, ...held }) => {
+    if (typeof value === 'number') return [];
+    const step = closing[held.name] ?? 0;
+    const gap = Math.abs(evaluateAnimated(value, 1) - evaluateAnimated(value, 0));
+    return [{ ...held, value, step, closed: closes(value, step), gap, mended: snapAnimated(value, step) }];
+  });
+};
+
+/** What changes among its colours and gradients: their hues are the same again after whole turns. */
+const coloursIn = (part: Part) =>
+  mixedIn(part).map((held) => {
+    const { value } = held;
+    const count = value.law === 'swing' ? value.cycles : value.law === 'wound' ? value.perLap : 0;
+    return { ...held, step: 1, closed: closesMixed(value), gap: wholeGap(count), mended: snapMixed(value) };
+  });
+
+/** Everything of the piece that changes over the lap, and whether it closes. */
+export const movingPlaces = (piece: Piece): Place[] =>
   partsOfPiece(piece)
     .filter(isUsed)
-    .flatMap((part) => {
-      const { closing } = stepsOf(piece, part);
-      return animatedIn(part)
-        .filter(({ value, field }) => typeof value === 'object' && isShown(field.control, part.value))
-        .map(({ name, field, value, path }) => ({
+    .flatMap((part) =>
+      [...numbersIn(piece, part), ...coloursIn(part)]
+        .filter(({ field }) => isShown(field.control, part.value))
+        .map(({ name, field, path, value, step, closed, gap, mended }) => ({
           subject: subjectOf(part, field.control?.label ?? name),
           layerId: layerIdOf(piece, part),
-          path,
-          value,
-          step: closing[name] ?? 0,
-        }));
-    });
+          ...{ path, value, step, closed, gap, mended },
+        })),
+    );
 
-/** Every value, colour and gradient of a piece that changes over the lap: what it is called, and where it is. */
-export const movingPlaces = (piece: Piece): Pick<Place, 'subject' | 'path'>[] => [
-  ...animatedPlaces(piece),
-  ...partsOfPiece(piece)
-    .filter(isUsed)
-    .flatMap((part) =>
-      mixedIn(part)
-        .filter(({ field }) => isShown(field.control, part.value))
-        .map(({ name, field, path }) => ({ subject: subjectOf(part, field.control?.label ?? name), path })),
-    ),
-];
-
-/** What is said of every value of a piece that does not close, with what would mend it. */
+/** What is said of everything in a piece that does not close, with what would mend it. */
 export function valueFindings(piece: Piece): Finding[] {
-  const open = animatedPlaces(piece)
-    .filter(({ value, step }) => !closes(value, step))
+  const open = movingPlaces(piece)
+    .filter(({ closed }) => !closed)
     .map((place): Finding => {
-      const mended = snapAnimated(place.value, place.step);
-      const gain = evaluateAnimated(place.value, 1) - evaluateAnimated(place.value, 0);
-      return {
-        id: `value:${place.path.join('.')}`,
-        subject: place.subject,
-        layerId: place.layerId,
-        ok: false,
-        gap: Math.max(0.01, Math.abs(gain)),
-        slopeGap: 0,
-        says: describeOpen(place),
-        repair: { says: describeMended(mended), path: place.path, value: mended },
-      };
-    });
-  return [
-    ...open,
-    ...partsOfPiece(piece).flatMap((part) => [...stepFindings(piece, part), ...colourFindings(piece, part)]),
-  ];
-}
-
-/** Colours and gradients that are not after a lap what they were. */
-function colourFindings(piece: Piece, part: Part): Finding[] {
-  if (isOff(part) || !isUsed(part)) return [];
-  return mixedIn(part)
-    .filter(({ value, field: { control } }) => !closesMixed(value) && isShown(control, part.value))
-    .map(({ name, field, value, path }): Finding => {
-      const mended = snapMixed(value);
-      const count = value.law === 'swing' ? value.cycles : value.law === 'wound' ? value.perLap : 0;
+      const { subject, layerId, path, gap, mended } = place;
       return {
         id: `value:${path.join('.')}`,
-        subject: subjectOf(part, field.control?.label ?? name),
-        layerId: layerIdOf(piece, part),
-        ok: false,
-        gap: Math.max(0.01, wholeGap(count)),
-        slopeGap: 0,
-        says: describeColour(value),
-        repair: { says: describeMendedColour(mended), path, value: mended },
+        ...{ subject, layerId, ok: false, gap: Math.max(0.01, gap), slopeGap: 0 },
+        says: describeOpen(place),
+        repair: { says: describeMended(mended), path, value: mended },
       };
     });
-}
-
-const describeColour = (value: Moving<unknown>): string =>
-  value.law === 'swing'
-    ? `swings ${value.cycles} times per lap; whole cycles return`
-    : value.law === 'wound'
-      ? `turns its hues ${Number(value.perLap.toFixed(4))} times per lap; whole turns return`
-      : 'does not return';
-
-function describeMendedColour(value: unknown): string {
-  if (!isMoving(value) || value.law === 'keyed') return 'Hold it still';
-  if (value.law === 'swing') return `Swing ${value.cycles} times instead`;
-  return value.perLap === 0 ? 'Hold it still' : `Turn them ${value.perLap} times instead`;
+  return [...open, ...partsOfPiece(piece).flatMap((part) => stepFindings(piece, part))];
 }
 
 /** Whether a part, or what it is in, is switched off. */
@@ -167,15 +135,15 @@ function stepFindings(piece: Piece, part: Part): Finding[] {
 }
 
 function describeOpen({ value, step }: Place): string {
-  if (typeof value === 'number' || value.law === 'keyed') return 'does not return';
+  if (value.law === 'keyed') return 'does not return';
   if (value.law === 'swing') return `swings ${value.cycles} times per lap; whole cycles return`;
   return step > 0
     ? `winds ${Number(value.perLap.toFixed(4))} per lap; it looks the same only after steps of ${Number(step.toFixed(4))}`
     : `gains ${Number(value.perLap.toFixed(4))} per lap and never returns`;
 }
 
-function describeMended(value: Animated): string {
-  if (typeof value === 'number' || value.law === 'keyed') return 'Hold it still';
+function describeMended(value: unknown): string {
+  if (!isMoving(value) || value.law === 'keyed') return 'Hold it still';
   if (value.law === 'swing') return `Swing ${value.cycles} times instead`;
   return `Wind ${Number(value.perLap.toFixed(4))} per lap instead`;
 }

@@ -2,7 +2,8 @@ import { boxOf } from '../elements/extent';
 import type { Flight } from '../flight/form';
 import type { Target } from '../flight/target';
 import type { Piece } from '../piece/schema';
-import { cross, dot, rotate, subtract, type Vec3 } from '../space/vector';
+import { cornersOf } from '../space/box';
+import { cross, dot, rotate, scale, subtract, type Vec3 } from '../space/vector';
 import { cameraPose, flightOf, sceneOfPiece } from './camera';
 import { extentIn } from './scene';
 
@@ -14,14 +15,11 @@ export function cornersAbout(piece: Piece, of: Target): Vec3[] {
   const layer = of.on === 'point' ? undefined : piece.layers.find(({ id }) => id === of.layer);
   if (!layer) return [];
   const extent = extentIn(sceneOfPiece(piece), layer);
-  const { low, high } = boxOf(extent);
   const around = extent.body * extent.grown;
-  const half = of.on === 'element' ? [around, around, around] : low.map((v, k) => (high[k] - v) / 2);
-  return Array.from({ length: 8 }, (_, i): Vec3 => [
-    i & 1 ? half[0] : -half[0],
-    i & 2 ? half[1] : -half[1],
-    i & 4 ? half[2] : -half[2],
-  ]);
+  if (of.on === 'element') return cornersOf({ low: [-around, -around, -around], high: [around, around, around] });
+  const box = boxOf(extent);
+  const half = subtract(box.high, box.low).map((v) => v / 2) as Vec3;
+  return cornersOf({ low: scale(half, -1), high: half });
 }
 
 /**

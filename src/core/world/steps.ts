@@ -3,6 +3,7 @@ import { routeOf } from '../flight/routes/kinds';
 import { flightSteps } from '../flight/form';
 import type { Part } from '../forms/walk';
 import { definitionOf, type Layer } from '../layers/kinds';
+import { lightOf } from '../look/lights/kinds';
 import type { Piece } from '../piece/schema';
 import { treatmentOf, type Treatment } from '../treatments/kinds';
 import { routeSetting } from './setting';
@@ -10,11 +11,11 @@ import { routeSetting } from './setting';
 /** The whole steps that close the fields of a part, by name. */
 export interface Steps {
   /** of what a field gains in a lap, or of what it is */
-  closing: Record<string, number>;
+  closing: Readonly<Record<string, number>>;
   /** of what an animated field is at any time, or its layer does not tile */
   always: ReadonlySet<string>;
   /** those that plain numbers must keep as well */
-  plain: Record<string, number>;
+  plain: Readonly<Record<string, number>>;
 }
 
 const NONE: Steps = { closing: {}, always: new Set(), plain: {} };
@@ -32,7 +33,7 @@ function treatmentSteps(piece: Piece, layer: Layer, t: Treatment): Steps {
   };
 }
 
-const all = (closing: Record<string, number>): Steps => ({ ...NONE, closing, plain: closing });
+const all = (closing: Readonly<Record<string, number>>): Steps => ({ ...NONE, closing, plain: closing });
 
 /** The steps of a part of a piece. */
 export function stepsOf(piece: Piece, { path }: Pick<Part, 'path'>): Steps {
@@ -42,6 +43,8 @@ export function stepsOf(piece: Piece, { path }: Pick<Part, 'path'>): Steps {
     if (path.length === 2) return all(definitionOf(layer.kind).closingSteps(layer));
     return list === 'treatments' && typeof k === 'number' ? treatmentSteps(piece, layer, layer.treatments[k]) : NONE;
   }
+  if (room === 'look' && index === 'lights' && typeof list === 'number' && path.length === 3)
+    return all(lightOf(piece.look.lights[list].kind).closingSteps ?? {});
   if (room !== 'flight') return NONE;
   const { flight } = piece;
   if (path.length === 1) return { ...NONE, closing: flightSteps(flight) };

@@ -7,7 +7,7 @@ import type { Behind, Drawn, DrawingMeans, LightDrawn, MatterDrawn } from '../dr
 import type { LayerFrame, Moment, Phases } from '../layer/frame';
 import { GpuLayer } from '../layer/gpuLayer';
 import { Sorter, type SortJob } from '../seen/sorter';
-import type { Box } from '../shadows/fit';
+import type { Box } from '../../core/space/box';
 import type { FrameRequest } from './request';
 import type { Shot } from './shot';
 import { visibleParts, type VisiblePart } from './visible';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { facing } from '../../core/space/frame';
 import { rotate, type Vec3 } from '../../core/space/vector';
-import { boxOf, common, coneAround, cornersOf, fitted, type Box } from './fit';
+import { cornersOf, type Box } from '../../core/space/box';
+import { boxOf, common, coneAround, fitted } from './fit';
 
 const SIDE = 512;
 const axesOf = (back: Vec3): [Vec3, Vec3, Vec3] => {

@@ -1,10 +1,5 @@
+import type { Box } from '../../core/space/box';
 import type { Vec3 } from '../../core/space/vector';
-
-/** A box between two corners. */
-export interface Box {
-  low: Vec3;
-  high: Vec3;
-}
 
 /** The smallest box around some points, as they are in axes of its own. */
 export function boxOf(points: readonly Vec3[], axes: readonly [Vec3, Vec3, Vec3]): Box {
@@ -18,14 +13,6 @@ export function boxOf(points: readonly Vec3[], axes: readonly [Vec3, Vec3, Vec3]
     });
   return { low, high };
 }
-
-/** The corners of a box. */
-export const cornersOf = ({ low, high }: Box): Vec3[] =>
-  Array.from({ length: 8 }, (_, i): Vec3 => [
-    i & 1 ? high[0] : low[0],
-    i & 2 ? high[1] : low[1],
-    i & 4 ? high[2] : low[2],
-  ]);
 
 /** What is in both of two boxes; null where nothing is. */
 export function common(a: Box, b: Box): Box | null {

@@ -5,6 +5,7 @@ import { lightOf } from '../../core/look/lights/kinds';
 import type { Piece } from '../../core/piece/schema';
 import { lightPoint } from '../../core/lens/lightPoint';
 import { hash4 } from '../../core/random/hash';
+import { cornersOf, type Box } from '../../core/space/box';
 import { facing } from '../../core/space/frame';
 import { add, rotate, scale, type Quaternion, type Vec3 } from '../../core/space/vector';
 import { VIEW_MOMENTS } from '../drawings/drawing';
@@ -16,7 +17,7 @@ import type { Gpu } from '../gl/gpu';
 import type { Moment } from '../layer/frame';
 import type { Caster } from '../frame/layers';
 import { Sorter, type SortJob } from '../seen/sorter';
-import { boxOf, common, coneAround, cornersOf, fitted, type Box } from './fit';
+import { boxOf, common, coneAround, fitted } from './fit';
 import { shadowSlots, viewsOf, type ShadowSlot } from './slots';
 
 /** Sides of a square, in pixels: as many as the picture is high, within these. */

@@ -1,4 +1,5 @@
 import {
+  hasRoom,
   lightName,
   lightOf,
   LIGHTS,
@@ -62,7 +63,12 @@ export function LightCards() {
           onAdd={(kind) => setUp(piece, phase, kind)}
         />
         {lights.length < MOST_LIGHTS ? (
-          <AddMenu words="Add" label="Add a light" kinds={ADDED} onAdd={(kind) => add(lights, kind)} />
+          <AddMenu
+            words="Add"
+            label="Add a light"
+            kinds={ADDED.filter(({ kind }) => hasRoom(lights, kind))}
+            onAdd={(kind) => add(lights, kind)}
+          />
         ) : (
           <span className={styles.most}>{MOST_LIGHTS} is the most</span>
         )}

@@ -1,11 +1,12 @@
 import { Eye, EyeOff, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Form } from '../../../core/forms';
+import { stepsOf } from '../../../core/world/steps';
 import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
 import { Inspector } from '../../parts/Inspector';
 import { ReorderItem } from '../../parts/Reorder';
-import { bench, useBench } from '../../state/bench';
+import { bench, useBench, usePiece } from '../../state/bench';
 
 interface Props {
   part: { id: string; off: boolean };
@@ -23,6 +24,7 @@ interface Props {
 
 /** One of a list of the look: switched off, dragged to another place, opened in place. */
 export function PartCard({ part, title, summary, drawing, form, path, always = false, onRemove, children }: Props) {
+  const piece = usePiece();
   const open = useBench((state) => state.open === part.id);
   return (
     <ReorderItem id={part.id} name={title}>
@@ -55,7 +57,7 @@ export function PartCard({ part, title, summary, drawing, form, path, always = f
           }
         >
           {children}
-          <Inspector form={form} path={path} />
+          <Inspector form={form} path={path} closingSteps={stepsOf(piece, { path }).closing} />
         </Card>
       )}
     </ReorderItem>

@@ -53,6 +53,10 @@ export interface LightDefinition<L extends object> {
   placed?: boolean;
   /** it is what is around, which is seen in what reflects, rather than what shines on surfaces */
   around?: boolean;
+  /** the most of one look, where that is less than of all kinds together */
+  most?: number;
+  /** steps per lap that close its fields: whole turns, whole steps of a pattern */
+  closingSteps?: Readonly<Record<string, number>>;
   /** @param at where it stands; of what has no place, and hangs on nothing, the world's middle */
   at(light: L, phase: number, at: Standing): LightRecord;
   /** how it is looked from for its shadow; null where it casts none */

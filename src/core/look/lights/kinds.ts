@@ -1,7 +1,6 @@
 import { kinds, type KindValue } from '../../forms';
 import type { LightDefinition } from './definition';
 import { LIST } from './list';
-import { MOST_PANORAMAS } from './panorama/panorama';
 
 /** Every kind: see list.ts. */
 export const LIGHTS = kinds(...LIST);
@@ -56,10 +55,14 @@ export const standardLights = (): Light[] => [
   newLight('surroundings', 'around', {}),
 ];
 
+/** Whether a list of lights has room for so many more of a kind. */
+export const hasRoom = (lights: readonly Pick<Light, 'kind'>[], kind: string, more = 1): boolean =>
+  lights.filter((light) => light.kind === kind).length + more <= (lightOf(kind).most ?? MOST_LIGHTS);
+
 /** What is wrong with a list of lights as a whole, in words; null when nothing is. */
 export function lightsTrouble(lights: readonly Light[]): string | null {
-  const panoramas = lights.filter(({ kind }) => kind === 'panorama').length;
-  if (panoramas > MOST_PANORAMAS) return `has ${panoramas} panoramas; there may be ${MOST_PANORAMAS}`;
+  const many = LIST.find((definition) => !hasRoom(lights, definition.kind, 0));
+  if (many) return `has more of the kind “${many.label}” than there may be: ${many.most}`;
   const twice = lights.find(({ id }, i) => lights.findIndex((other) => other.id === id) < i);
   return twice ? `names two lights "${twice.id}"` : null;
 }

@@ -4,7 +4,7 @@ import { hexToLinear } from '../../colour/colour';
 import { parsePiece } from '../../world/open';
 import { LOOK } from '../form';
 import { directionOf, type Standing } from './definition';
-import { lightName, lightOf, LIGHTS, lightsTrouble, newLight, standardLights, type Light } from './kinds';
+import { hasRoom, lightName, lightOf, LIGHTS, lightsTrouble, newLight, standardLights, type Light } from './kinds';
 
 const MIDDLE: Standing = { place: [0, 0, 0], rotation: [0, 0, 0, 1] };
 const SWUNG = { law: 'swing', middle: 1, reach: 0.5, cycles: 2, wave: 'sine', shift: 0.1 } as const;
@@ -59,6 +59,13 @@ describe('the lights of a look', () => {
     const sun = newLight('sun', 'a', { dimmer: 0.25 });
     const { colour } = lightOf('sun').at(sun, 0, MIDDLE);
     hexToLinear('#ffe9cf').forEach((v, k) => expect(colour[k]).toBeCloseTo(v / 4, 14));
+  });
+
+  it('more panoramas than programs have textures for are neither offered nor read', () => {
+    const some = (n: number): Light[] => Array.from({ length: n }, (_, i) => newLight('panorama', `p${i}`));
+    expect([0, 1, 2].map((n) => hasRoom(some(n), 'panorama'))).toEqual([true, true, false]);
+    expect([2, 3].map((n) => LOOK.schema.safeParse({ lights: some(n) }).success)).toEqual([true, false]);
+    expect(hasRoom(some(2), 'spot')).toBe(true);
   });
 
   it('two lights of one id are refused', () => {

@@ -60,6 +60,9 @@ export interface Aiming {
 const turned = { unit: '°', min: -36_000, max: 36_000, decimals: 1, group: aim };
 const byHand: Pick<Info, 'when'> = { when: { field: 'aims', is: ['turned'] } };
 
+/** What closes fields of {@link aiming}: whole turns. */
+export const aimingSteps = { heading: 360 } as const;
+
 /** Where a light shines that shines one way. @param degrees to the right and up, from straight ahead */
 export const aiming = (heading: number, tilt: number) => ({
   aims: choice(

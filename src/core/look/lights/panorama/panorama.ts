@@ -48,6 +48,8 @@ export const panorama: LightDefinition<PanoramaLight> = {
     'The light of a whole place from all around, mirrored by what is polished: a studio, a sky, a quay at night.',
   form: PanoramaForm,
   around: true,
+  most: MOST_PANORAMAS,
+  closingSteps: { turn: 1 },
   at(light, phase) {
     const turns = evaluateAnimated(light.turn, phase);
     const angle = 2 * Math.PI * turns;

@@ -10,7 +10,7 @@ import {
   strengthWords,
   type LightDefinition,
 } from '../definition';
-import { aiming, reaching, standing } from '../standing';
+import { aiming, aimingSteps, reaching, standing } from '../standing';
 import { facingFactor } from './factor';
 
 const box = heading('Box');
@@ -52,6 +52,7 @@ export const softBox: LightDefinition<SoftBox> = {
   describe: 'A bright rectangle in the world that shines one way: soft light, and a highlight of its own shape.',
   form: SoftBoxForm,
   placed: true,
+  closingSteps: aimingSteps,
   at(light, phase, { place, rotation }) {
     const [x, y] = halvesOf(light, phase);
     return {

@@ -11,7 +11,7 @@ import {
   type LightDefinition,
 } from '../definition';
 import { onDisc, radius } from '../size';
-import { aiming, reaching, standing } from '../standing';
+import { aiming, aimingSteps, reaching, standing } from '../standing';
 
 const beam = heading('Beam');
 const mask = heading('Pattern');
@@ -113,6 +113,7 @@ export const spot: LightDefinition<Spot> = {
   describe: 'A lamp in the world that shines one way, in a cone, perhaps through a pattern.',
   form: SpotForm,
   placed: true,
+  closingSteps: { ...aimingSteps, maskTurn: 1, maskRun: 1 },
   at: (light, phase, { place, rotation }) => {
     const half = halfOf(light, phase);
     const edge = evaluateAnimated(light.edge, phase);
