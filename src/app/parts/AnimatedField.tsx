@@ -158,7 +158,7 @@ function WoundRows({
       ? 'this value cannot wind and close'
       : per > 1 && Math.abs(1 / step - per) < 1e-6
         ? `${count}/${per} turn per lap`
-        : `${Number((count * step).toFixed(3))} per lap`;
+        : `${Number((count * step * (spec.display ?? 1)).toFixed(3))}${spec.unit === '°' ? '°' : spec.unit ? ` ${spec.unit}` : ''} per lap`;
   return (
     <div className={styles.sub}>
       <NumberField

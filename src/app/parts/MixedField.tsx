@@ -16,6 +16,8 @@ export interface MixedKind<V> {
   at(value: Mixed<V>, phase: number): V;
   field(label: string, value: V, onChange: (value: V) => void): ReactNode;
   other(value: V): V;
+  /** it has no hues to turn */
+  grey(value: V): boolean;
   /** it takes more than one line */
   tall: boolean;
 }
@@ -82,7 +84,7 @@ export function MixedField<V>({ kind, label, hint, value, onChange, onSelect, se
       {moving?.law === 'swing' ? (
         <Swing kind={kind} label={label} value={moving} onChange={onChange} />
       ) : moving?.law === 'wound' ? (
-        <Turn label={label} value={moving} onChange={onChange} />
+        <Turn kind={kind} label={label} value={moving} onChange={onChange} />
       ) : moving && selected ? (
         <KeyRows
           keys={moving.keys}
@@ -117,7 +119,17 @@ function Swing<V>({
   );
 }
 
-function Turn<V>({ label, value, onChange }: { label: string; value: WoundMix<V>; onChange(value: Mixed<V>): void }) {
+function Turn<V>({
+  kind,
+  label,
+  value,
+  onChange,
+}: {
+  kind: MixedKind<V>;
+  label: string;
+  value: WoundMix<V>;
+  onChange(value: Mixed<V>): void;
+}) {
   return (
     <div className={styles.sub}>
       <NumberField
@@ -126,7 +138,7 @@ function Turn<V>({ label, value, onChange }: { label: string; value: WoundMix<V>
         value={value.perLap}
         onChange={(perLap) => onChange({ ...value, perLap })}
       />
-      <span className={styles.note}>through all hues</span>
+      <span className={styles.note}>{kind.grey(value.start) ? 'a grey has no hue to turn' : 'through all hues'}</span>
     </div>
   );
 }

@@ -3,11 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { closesMixed, mixtureAt, snapMixed, type Mixed } from '../time/mixed';
 import type { Ease } from '../time/animated';
 import {
+  besideColour,
   colourAt,
   gradientOf,
   gradientTableAt,
   hexAt,
   isEven,
+  isGrey,
   type AnimatedColour,
   type AnimatedGradient,
 } from './animated';
@@ -115,6 +117,18 @@ describe('colours over the lap', () => {
       hexAt({ law: 'keyed', keys, exposure: { frame: 0.5, reach: 0.02, frames: 25 } }, at);
     expect([0.49, 0.5, 0.51].map(seen)).toEqual(['#ffffff', '#ffffff', '#ffffff']);
     expect(hexAt({ law: 'keyed', keys }, 0.49)).toBe('#000000');
+  });
+
+  it('have another beside them that is plainly another, whatever they are', () => {
+    fc.assert(
+      fc.property(hex, (of) => {
+        const [a, b] = [of, besideColour(of)].map((one) => linearToOklab(hexToLinear(one)));
+        // a difference that is just seen is 0.02 (common practice, no source)
+        expect(Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2])).toBeGreaterThan(0.045);
+      }),
+      { numRuns: 2000, seed: 5 },
+    );
+    expect(isGrey('#ffffff') && isGrey('#0a0a0b') && !isGrey('#405060')).toBe(true);
   });
 
   it('that do not close say so, and are closed by the nearest that does', () => {

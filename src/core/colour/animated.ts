@@ -42,8 +42,26 @@ export function colourAt(value: AnimatedColour, phase: number): Rgb {
 export const hexAt = (value: AnimatedColour, phase: number): string =>
   isMoving(value) ? linearToHex(colourAt(value, phase)) : value;
 
-/** A colour with its hue turned on by so many turns, clipped to what a display shows. */
-export const hueTurned = (hex: string, turns: number): string => linearToHex(mix([[hexToLinear(hex), 1]], turns));
+/** Below this chroma of Oklab a colour is a grey to the eye: it has no hue to turn. */
+const GREY = 0.02;
+
+/** Whether a colour has no hue. */
+export function isGrey(hex: string): boolean {
+  const [, a, b] = linearToOklab(hexToLinear(hex));
+  return Math.hypot(a, b) < GREY;
+}
+
+/** What is plainly another colour is at least so far away in Oklab. */
+const PLAINLY = 0.05;
+
+/** A colour that is plainly another, and goes with it: a sixth of all hues on, or, of what is nearly grey, darker or lighter. */
+export function besideColour(hex: string): string {
+  const own = linearToOklab(hexToLinear(hex));
+  const hued = linearToHex(oklabToLinear(turned(own, 1 / 6)));
+  const shown = linearToOklab(hexToLinear(hued));
+  if (Math.hypot(...own.map((v, k) => v - shown[k])) > PLAINLY) return hued;
+  return linearToHex(oklabToLinear([own[0] + (own[0] > 0.5 ? -0.35 : 0.35), own[1], own[2]]));
+}
 
 /** The tables of gradients, which never change. */
 const tables = new WeakMap<Gradient, Map<number, Float32Array>>();
