@@ -18,7 +18,7 @@ export const soot: MatterDefinition<Soot> = {
 };
 
 export const sootProgram: MatterProgram = {
-  shines: true,
+  light: 'worked out',
   opaque: true,
   glsl: 'Matter matterOf(Body b) { return Matter(vec3(0.0, uMaterial[0].x, 0.0), 1.0, 0.0, 0.0, 1.0); }',
 };

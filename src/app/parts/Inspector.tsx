@@ -20,6 +20,7 @@ import { AnimatedField } from './AnimatedField';
 import { Button } from './Button';
 import { ChoiceField } from './ChoiceField';
 import { FileField } from './FileField';
+import { MatterSamples, PatternSamples } from './MatterSamples';
 import { MixedField } from './MixedField';
 import { colours, gradients } from './mixedKinds';
 import { NumberField } from './NumberField';
@@ -86,6 +87,7 @@ export function Inspector({ form, path, closingSteps = {}, groups, labels = {}, 
             row={row}
             path={[...path, row.name]}
             value={valueAt(owner, row.name)}
+            owner={owner}
             closingStep={closingSteps[row.name] ?? 0}
           />
         ))}
@@ -94,14 +96,19 @@ export function Inspector({ form, path, closingSteps = {}, groups, labels = {}, 
   });
 }
 
+/** What is chosen by what it looks like. */
+const SAMPLES = { matter: MatterSamples, pattern: PatternSamples };
+
 interface RowProps {
   row: Row;
   path: PiecePath;
   value: unknown;
+  /** what the field is of */
+  owner: object;
   closingStep: number;
 }
 
-function FieldRow({ row: { field, control }, path, value, closingStep }: RowProps) {
+function FieldRow({ row: { field, control }, path, value, owner, closingStep }: RowProps) {
   const selected = useBench((state) => state.selected?.join('.') === path.join('.'));
   const set = (next: unknown): void => bench.set(path, next);
   const { initial, parts } = field;
@@ -141,17 +148,22 @@ function FieldRow({ row: { field, control }, path, value, closingStep }: RowProp
     );
   if (parts && value) {
     const { remade } = parts;
-    const { choices } = control;
+    const { choices, sampled } = control;
+    const Samples = sampled && SAMPLES[sampled];
     return (
       <>
         {remade && choices ? (
-          <PlainRow label={control.label} hint={control.hint} row={path.join('.')}>
-            <ChoiceField
-              label={control.label}
-              value={String(valueAt(value, 'kind'))}
-              choices={choices}
-              onChange={(kind) => set(remade(value, kind))}
-            />
+          <PlainRow label={control.label} hint={control.hint} row={path.join('.')} tall={Samples !== undefined}>
+            {Samples ? (
+              <Samples label={control.label} owner={owner} remade={remade} set={set} />
+            ) : (
+              <ChoiceField
+                label={control.label}
+                value={String(valueAt(value, 'kind'))}
+                choices={choices}
+                onChange={(kind) => set(remade(value, kind))}
+              />
+            )}
           </PlainRow>
         ) : null}
         <Inspector form={parts.formOf(value)} path={path} labels={{ on: control.label }} nested />

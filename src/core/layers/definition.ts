@@ -8,6 +8,7 @@ import type { GroundAt, World } from '../elements/world';
 import type { FileKind, FileRef } from '../kept';
 import type { Form } from '../forms';
 import type { Kernel, KernelValues } from '../kernel/kernel';
+import type { Quaternion, Vec3 } from '../space/vector';
 import type { TreatmentStart } from '../treatments/kinds';
 import type { Shape } from '../type/shape';
 import type { Drawing, DrawingLook, Linking } from './drawing';
@@ -92,6 +93,8 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   rides?(layer: L): boolean;
   /** where it keeps to within the frame: the share of the shorter side that it leaves free at the borders */
   margin?(layer: L): number | null;
+  /** where it stands at a phase, how it is turned, and half its size in metres, for layers that say it themselves */
+  stands?(layer: L, world: World, phase: number): { at: Vec3; turn: Quaternion; half: Vec3 };
   /** where it stands, for layers that are moved as a whole */
   placed?(layer: L): Placement;
   /** its outs are columns of elements.ts; those it does not name keep their rest */

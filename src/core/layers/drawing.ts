@@ -1,6 +1,7 @@
 import type { AnimatedGradient } from '../colour/animated';
 import type { FileRef } from '../kept';
 import type { Matter } from '../matter/kinds';
+import type { Pattern } from '../matter/pattern/kinds';
 import type { Mesh } from '../solids/mesh';
 import type { Vec3 } from '../space/vector';
 
@@ -147,6 +148,8 @@ export interface DrawingLook {
   /** thickness of lines in metres */
   lineWidth: number;
   matter: Matter;
+  /** what covers it; nothing where it is left out */
+  pattern?: Pattern;
   /** what a particle in focus looks like: 0 disc, 1 ring, 2 star, 3 streak, 4 a picture */
   sprite: number;
   /** the address of that picture's pixmap; empty for the one made by us */

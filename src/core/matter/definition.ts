@@ -1,4 +1,6 @@
-import { heading, number, type Form } from '../forms';
+import type { AnimatedGradient } from '../colour/animated';
+import { animated, heading, type Form } from '../forms';
+import { evaluateAnimated, type Animated } from '../time/animated';
 
 /** What the core and the interface know about one kind of matter. One definition per folder of `matter/`; its program is the engine's. */
 export interface MatterDefinition<M extends object> {
@@ -7,17 +9,19 @@ export interface MatterDefinition<M extends object> {
   /** one sentence */
   describe: string;
   form: Form<M>;
-  /** at most eight numbers, as its program reads them */
-  values(matter: M): readonly number[];
+  /** at most twelve numbers, as its program reads them; metal, roughness and the light it gives off are the first */
+  values(matter: M, phase: number): readonly number[];
+  /** colours of its own */
+  colours?(matter: M): AnimatedGradient;
 }
 
 const group = heading('Matter', 1);
 
 /** Values of every matter that gives light back by itself, or shines. */
 export const surfaceFields = (rough: number) => ({
-  metal: number(0, { label: 'Metal', min: 0, max: 1, group, hint: '0: stone or plastic. 1: metal.' }),
-  rough: number(rough, { label: 'Roughness', min: 0.02, max: 1, group, hint: '0: a mirror. 1: chalk.' }),
-  glowing: number(0, {
+  metal: animated(0, { label: 'Metal', min: 0, max: 1, group, hint: '0: stone or plastic. 1: metal.' }),
+  rough: animated(rough, { label: 'Roughness', min: 0.02, max: 1, group, hint: '0: a mirror. 1: chalk.' }),
+  glowing: animated(0, {
     label: 'Shines',
     unit: '×',
     min: 0,
@@ -27,6 +31,16 @@ export const surfaceFields = (rough: number) => ({
     hint: 'Light of its own, in its colour.',
   }),
 });
+
+/** Metal, roughness and the light it gives off, at a phase: the first numbers of every kind. */
+export const surfaceValues = (
+  { metal, rough, glowing }: { metal: Animated; rough: Animated; glowing: Animated },
+  phase: number,
+): [number, number, number] => [
+  evaluateAnimated(metal, phase),
+  evaluateAnimated(rough, phase),
+  evaluateAnimated(glowing, phase),
+];
 
 /** Where the rows of matter stand. */
 export const MATTER_HEADING = group;

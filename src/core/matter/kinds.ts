@@ -1,6 +1,8 @@
 import { flag, kinds, shownPartOf, type KindValue } from '../forms';
 import { MATTER_HEADING, type MatterDefinition } from './definition';
 import { LIST } from './list';
+import type { Lies } from './pattern/definition';
+import { patternField } from './pattern/kinds';
 
 /** Every kind: see list.ts. */
 export const MATTER = kinds(...LIST);
@@ -18,13 +20,18 @@ export const newMatter = (kind: MatterKind, fields: object = {}): Matter => MATT
 export const matterField = () =>
   shownPartOf(MATTER, { kind: 'plain' }, 'matter', {
     label: 'Made of',
+    sampled: 'matter',
     group: MATTER_HEADING,
     hint: 'How it gives light back.',
   });
 
-/** What the bodies or the surface of a layer are made of, and what it has to do with shadows: fields of the layer. @param casts at first */
-export const matterFields = (casts = true) => ({
+/**
+ * What the bodies or the surface of a layer are made of, what covers it, and what it has to do with shadows: fields of the layer.
+ * @param casts at first @param lies where a pattern lies at first
+ */
+export const matterFields = (casts = true, lies: Lies = 'body') => ({
   matter: matterField(),
+  pattern: patternField(lies),
   casts: flag(casts, {
     label: 'Casts shadows',
     group: MATTER_HEADING,

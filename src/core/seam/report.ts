@@ -3,6 +3,7 @@ import { cameraFinding } from './camera';
 import { TOLERANCE, type Finding } from './finding';
 import { layerFinding, shownFindings } from './layers';
 import { lightFindings } from './lights';
+import { patternFindings } from './patterns';
 import { sceneSymmetry, type Symmetry } from './symmetry';
 import { valueFindings } from './values';
 
@@ -25,6 +26,7 @@ export function stateReport(piece: Piece): StateReport {
     cameraFinding(piece, g),
     ...seen.map((layer) => layerFinding(piece, layer, g)),
     ...seen.flatMap((layer) => shownFindings(piece, layer)),
+    ...seen.flatMap((layer) => patternFindings(piece, layer, g)),
     ...lightFindings(piece, g),
     ...valueFindings(piece),
   ];

@@ -1,3 +1,4 @@
+import { covers, isAlike } from '../matter/pattern/kinds';
 import { still, withBodies, type Extent } from '../elements/extent';
 import { STRAIGHT } from '../elements/course';
 import type { CameraView, World } from '../elements/world';
@@ -50,6 +51,10 @@ export function sceneOf(piece: Piece, viewOf: ViewOf): Scene {
   return scene;
 }
 
+/** Whether what covers a layer lets it look the same only after whole turns, of all of it or of each element. */
+const turnsWhole = (layer: Layer, each: boolean): boolean =>
+  'pattern' in layer && covers(layer.pattern) && (each ? layer.pattern.lies !== 'world' : !isAlike(layer.pattern));
+
 /** What the treatments of a layer may know of it at a share 0..1 of its final count. */
 export function treatedIn({ piece, world }: Scene, layer: Layer, share = 1): TreatmentContext {
   const definition = definitionOf(layer.kind);
@@ -61,7 +66,7 @@ export function treatedIn({ piece, world }: Scene, layer: Layer, share = 1): Tre
     extent: definition.extent(layer, world),
     elements: definition.elementCount(layer, share, world),
     route: routeOfLayer(piece, layer.id),
-    turnStep: (axis, each) => definition.turnStep(layer, axis, each),
+    turnStep: (axis, each) => (turnsWhole(layer, each) ? 1 : definition.turnStep(layer, axis, each)),
   };
 }
 

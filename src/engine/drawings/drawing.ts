@@ -1,10 +1,11 @@
 import type * as THREE from 'three';
 import type { Drawing, Frames, Part } from '../../core/layers/drawing';
-import type { MatterKind } from '../../core/matter/kinds';
 import type { Pipeline } from '../../core/world/pipeline';
 import type { View } from '../frame/view';
 import type { VisiblePart } from '../frame/visible';
 import type { Gpu } from '../gl/gpu';
+import type { Covered } from '../matter/pattern/covered';
+import type { Made } from '../matter/program';
 import type { LayerFrame, Moment } from '../layer/frame';
 import type { Screens } from '../screens/screens';
 import type { Sorting } from '../seen/sorter';
@@ -21,8 +22,9 @@ export interface DrawingMeans {
   view: View;
   /** what moves the layer's elements; another of the same structure may come with a frame */
   pipeline: Pipeline;
-  /** what the layer is made of */
-  matter: MatterKind;
+  /** what the layer is made of and covered with */
+  made: Made;
+  covered: Covered;
   /** what panels show */
   screens: Screens;
 }
@@ -59,6 +61,10 @@ export interface MatterDrawn extends DrawnBase {
   show(moment: Moment, time: number): void;
   /** Draws it wherever it is seen. What is sorted draws what was found instead. */
   draw(at: readonly VisiblePart[], target: THREE.WebGLRenderTarget): void;
+  /** it is seen through: drawn when all else of a pass is lit */
+  readonly seenThrough?: boolean;
+  /** Draws its back, where what is seen through it comes out. */
+  drawBacks?(at: readonly VisiblePart[], target: THREE.WebGLRenderTarget): void;
 }
 
 /** Where light of one pass is drawn, by the size of its blur. */

@@ -39,7 +39,7 @@ const turnedUniforms = () => ({
   uOpenTurn: texture(),
   uCloseTurn: texture(),
   uOpenMark: texture(),
-  uMaterial: slot([new THREE.Vector4(), new THREE.Vector4()]),
+  uMaterial: slot([new THREE.Vector4(), new THREE.Vector4(), new THREE.Vector4()]),
   uFade: slot(1),
   uLap: slot(0),
   uTakes: slot(1),
@@ -65,10 +65,10 @@ export function showLit(uniforms: ReturnType<typeof turnedUniforms>, moment: Mom
 /** What it is made of: a kind's own numbers, as its program reads them; and whether shadows fall on it. */
 export function setMatter(
   { uMaterial, uTakes }: ReturnType<typeof turnedUniforms>,
-  { look: { matter }, receives }: Pick<LayerFrame, 'look' | 'receives'>,
+  { look: { matter }, receives, phases }: Pick<LayerFrame, 'look' | 'receives' | 'phases'>,
 ): void {
   uTakes.value = receives ? 1 : 2;
-  const values = matterOf(matter.kind).values(matter);
+  const values = matterOf(matter.kind).values(matter, phases[1]);
   uMaterial.value.forEach((four, i) =>
     four.set(values[i * 4] ?? 0, values[i * 4 + 1] ?? 0, values[i * 4 + 2] ?? 0, values[i * 4 + 3] ?? 0),
   );

@@ -34,6 +34,8 @@ export type ShownLight = Shown<LightDrawn>;
 export interface ShownLayers {
   behind: Behind | null;
   matter: readonly ShownMatter[];
+  /** matter that is seen through, and drawn when the rest is lit */
+  glass: readonly ShownMatter[];
   light: readonly ShownLight[];
   casters: readonly Caster[];
   /** a box around all matter within reach, metres in the world */
@@ -53,7 +55,7 @@ export class HeldLayers {
   /** let go of when the next frame begins: until what replaces them has been drawn, programs that both have are not made anew */
   private readonly replaced: GpuLayer[] = [];
 
-  constructor(private readonly means: Omit<DrawingMeans, 'pipeline' | 'matter'>) {
+  constructor(private readonly means: Omit<DrawingMeans, 'pipeline' | 'made' | 'covered'>) {
     this.sorter = new Sorter(means.gpu);
   }
 
@@ -101,7 +103,7 @@ export class HeldLayers {
       moved.filter(([, { layer }]) => !layer.hidden),
       shot,
     );
-    this.sorter.sort(jobsOf([...shown.matter, ...shown.light]));
+    this.sorter.sort(jobsOf([...shown.matter, ...shown.glass, ...shown.light]));
     return shown;
   }
 
@@ -128,6 +130,7 @@ const MANY = 2000;
 function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLayers {
   let behind: Behind | null = null;
   const matter: ShownMatter[] = [];
+  const glass: ShownMatter[] = [];
   const light: ShownLight[] = [];
   const casters: Caster[] = [];
   for (const [{ drawn: all }, frame] of layers) {
@@ -140,7 +143,7 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLa
         if (!within(drawn.shown, now, frames) || (drawn.momentary && index > 0)) continue;
         if (drawn.stage === 'behind') behind ??= drawn;
         else if (drawn.stage === 'matter') {
-          matter.push({ drawn, moment, at: parts });
+          (drawn.seenThrough ? glass : matter).push({ drawn, moment, at: parts });
           if (frame.casts && drawn.casts) {
             const keyOf = (phases: readonly number[]): string | null =>
               drawn.unsettled ? null : stateKey(frame, all.indexOf(drawn), moment, phases);
@@ -152,12 +155,12 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLa
   }
   const thins = light.reduce((sum, { drawn }) => sum + (drawn.thins ?? 0), 0) >= MANY;
   const solid = layers.some(([{ drawn }]) => drawn.some(({ stage }) => stage !== 'light'));
-  const coarsens = matter.some(({ drawn }) => drawn.sorting !== undefined);
+  const coarsens = [...matter, ...glass].some(({ drawn }) => drawn.sorting !== undefined);
   const things = boxAround(
     layers.filter(([{ drawn }]) => drawn.some(({ stage }) => stage === 'matter')).map(([, frame]) => frame),
     shot,
   );
-  return { behind, matter, light, casters, things, solid, thins, coarsens };
+  return { behind, matter, glass, light, casters, things, solid, thins, coarsens };
 }
 
 /**

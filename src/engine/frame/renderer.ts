@@ -170,7 +170,7 @@ export class Renderer {
         drawn.show(moment, t);
         drawn.draw(at, targets.matter);
       }
-      this.sum.addMatter(targets, shot, pass.total);
+      this.sum.addMatter(targets, shot, pass, shown.glass);
     }
     const to = lightTargets(view, targets, few, used);
     for (const { drawn, moment } of shown.light) {

@@ -4,6 +4,7 @@ import type { Piece } from '../../core/piece/schema';
 import { Stars } from '../drawings/dome/stars';
 import type { Gpu } from '../gl/gpu';
 import { ADDITIVE, bareGeometry, fullscreenMaterial, rawMaterial } from '../gl/quad';
+import { GlassStage } from '../glass/glass';
 import { FewPassLens } from '../lens/lens';
 import { LitProgram, shadingSource } from '../matter/program';
 import tilesFragment from './tiles.frag.glsl?raw';
@@ -12,7 +13,8 @@ import lightingFragment from './lighting.frag.glsl?raw';
 import resolveFragment from './resolve.frag.glsl?raw';
 import { TILE, type Targets } from './targets';
 import type { Shot } from './shot';
-import type { View } from './view';
+import type { Pass, View } from './view';
+import type { ShownMatter } from './layers';
 import viewSource from './view.glsl?raw';
 
 /** Depth in metres where there is no matter. */
@@ -31,6 +33,7 @@ export class Sum {
   private readonly lighting: Record<Mark, LitProgram>;
   private readonly stars: Stars;
   private readonly lens: FewPassLens;
+  private readonly glass: GlassStage;
   private readonly resolve: THREE.RawShaderMaterial;
 
   constructor(
@@ -54,6 +57,7 @@ export class Sum {
     };
     this.stars = new Stars(gpu, view);
     this.lens = new FewPassLens(gpu, view);
+    this.glass = new GlassStage(gpu, view);
     this.resolve = fullscreenMaterial(resolveFragment, {
       uFull: { value: null },
       uHalf: { value: null },
@@ -95,13 +99,21 @@ export class Sum {
   }
 
   /** Lights the matter of a pass, and adds that to the frame; from then on it hides the light that is drawn behind it. */
-  addMatter({ matter, tileMarks, levels }: Targets, shot: Shot, passes: number): void {
+  addMatter(
+    { matter, tileMarks, levels }: Targets,
+    shot: Shot,
+    { total: passes, lens: { t } }: Pass,
+    seenThrough: readonly ShownMatter[],
+  ): void {
     const { view, mesh, gpu } = this;
     const through = this.lens.begin(shot, passes);
-    const to = through ?? levels[0];
+    const beneath = seenThrough.length > 0 ? this.glass.begin() : null;
+    const to = beneath ?? through ?? levels[0];
+    const whole = to !== levels[0];
     if (through) this.empty(through);
-    view.uShare.value = through ? 1 : 1 / passes;
-    view.uKeepDepth.value = through ? 1 : 0;
+    if (beneath) this.empty(beneath);
+    view.uShare.value = whole ? 1 : 1 / passes;
+    view.uKeepDepth.value = whole ? 1 : 0;
     [view.uMatter.value, view.uMatterColour.value, view.uMatterManner.value] = matter.textures;
     gpu.quad.draw(gpu.renderer, this.tiles, tileMarks);
     this.marks.uTileMarks.value = tileMarks.texture;
@@ -113,8 +125,14 @@ export class Sum {
     }
     this.marks.uTileMarks.value = null;
     if (sky && view.uStars.value.x > 0) this.stars.draw(to);
+    if (beneath) this.glass.end(seenThrough, t, through ?? levels[0], through ? 1 : 1 / passes, through !== null);
     view.uShare.value = 1 / passes;
     if (through) this.lens.end(levels[0]);
+    if (beneath) {
+      // what is added as light is seen through glass
+      [view.uMatter.value] = matter.textures;
+      view.uSoftHiding.value = 0;
+    }
     view.uSolid.value = true;
   }
 
@@ -139,5 +157,6 @@ export class Sum {
     this.resolve.dispose();
     this.stars.dispose();
     this.lens.dispose();
+    this.glass.dispose();
   }
 }

@@ -48,6 +48,8 @@ export const makeView = () => ({
   uMatter: { value: null as THREE.Texture | null },
   uMatterColour: { value: null as THREE.Texture | null },
   uMatterManner: { value: null as THREE.Texture | null },
+  uBehind: { value: null as THREE.Texture | null },
+  uGlassBack: { value: null as THREE.Texture | null },
   uSolid: { value: false },
   uSoftHiding: { value: 0 },
   uKeepDepth: { value: 0 },

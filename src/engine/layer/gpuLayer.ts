@@ -5,15 +5,28 @@ import { layerExtent, pipelineOf, worldOf } from '../../core/world/layers';
 import { standsOnce } from '../../core/world/route';
 import type { Drawn, DrawingMeans } from '../drawings/drawing';
 import { drawn, isTurned } from '../drawings/kinds';
+import type { World } from '../../core/elements/world';
+import { Covered, coverOf } from '../matter/pattern/covered';
+import type { Made } from '../matter/program';
 import { ElementPass } from './elements';
 import type { LayerFrame, Moment, Phases } from './frame';
 import { fillGradient, gradientTexture } from './gradient';
 import { GROUP, pickedOf, placesOf } from './picked';
 
+/** The slot of elements as they were when what covers them was put on. */
+const THEN = 127;
+
+/** What the programs of a layer are made for. */
+function madeOf(layer: Layer, world: World): Made {
+  const { matter, pattern } = definitionOf(layer.kind).look(layer, world, 0);
+  return { matter: matter.kind, cover: coverOf(pattern) };
+}
+
 /** What the GPU holds for one layer. Made anew only when what its rest elements or programs depend on changes. */
 export class GpuLayer {
   readonly elements: ElementPass;
   readonly drawn: readonly Drawn[];
+  private readonly covered: Covered;
   /** its elements are particles that may be left out from the last on */
   private readonly thins: boolean;
   /** its elements lie in rows, of which some may be picked */
@@ -30,14 +43,16 @@ export class GpuLayer {
     piece: Piece,
     layer: Layer,
     share: number,
-    given: Omit<DrawingMeans, 'matter'>,
+    given: Omit<DrawingMeans, 'made' | 'covered'>,
   ) {
     GpuLayer.builds++;
     const definition = definitionOf(layer.kind);
     const world = worldOf(piece);
-    const means = { ...given, matter: definition.look(layer, world, 0).matter.kind };
-    const bodies = definition.bodies?.(layer) === true;
     const drawings = definition.drawings(layer, share, world);
+    const bodies = definition.bodies?.(layer) === true;
+    const ofBodies = drawings.some(({ as }) => as === 'bodies');
+    this.covered = new Covered(given.gpu, given.screens, ofBodies);
+    const means = { ...given, made: madeOf(layer, world), covered: this.covered };
     const turned = bodies || drawings.some(isTurned);
     const count = definition.elementCount(layer, share, world);
     const rest = definition.rest?.(layer, world, share) ?? null;
@@ -57,7 +72,7 @@ export class GpuLayer {
     piece: Piece,
     layer: Layer,
     share: number,
-    means: Omit<DrawingMeans, 'pipeline' | 'matter'>,
+    means: Omit<DrawingMeans, 'pipeline' | 'made' | 'covered'>,
   ): { held: GpuLayer; pipeline: Pipeline } {
     const definition = definitionOf(layer.kind);
     const pipeline = pipelineOf(piece, layer, share);
@@ -68,7 +83,7 @@ export class GpuLayer {
       definition.structure(layer, world),
       definition.restKey?.(layer, world, share) ?? (definition.rest && piece.tile),
       pipeline.structure,
-      definition.look(layer, world, 0).matter.kind,
+      madeOf(layer, world),
     ]);
     if (previous?.structure === structure) return { held: previous, pipeline };
     return { held: new GpuLayer(structure, piece, layer, share, { ...means, pipeline }), pipeline };
@@ -107,6 +122,11 @@ export class GpuLayer {
         state: `${this.elements.stateOf(echo * 2)} ${last === first ? '' : this.elements.stateOf(echo * 2 + 1)}`,
       };
     });
+    const look = definition.look(layer, worldOf(piece), phase);
+    this.covered.at(piece, layer, look, phase, (since) => {
+      const at = shownPhase(layer, since, since, frames);
+      return this.elements.run(THEN, pipeline, at, [], all).textures;
+    });
     this.frame = {
       piece,
       layer,
@@ -114,7 +134,7 @@ export class GpuLayer {
       pipeline,
       extent: layerExtent(piece, layer),
       once: standsOnce(piece, layer),
-      look: definition.look(layer, worldOf(piece), phase),
+      look,
       casts: 'casts' in layer && layer.casts,
       receives: !('receives' in layer) || layer.receives,
       colours: this.gradient,
@@ -129,6 +149,7 @@ export class GpuLayer {
   dispose(): void {
     this.elements.dispose();
     this.gradient.dispose();
+    this.covered.dispose();
     for (const drawn of this.drawn) drawn.dispose();
   }
 }

@@ -1,12 +1,15 @@
 // A fragment of something made of a kind of matter. Needs matter/surface.glsl; behind it stands the
 // `matterOf` of one kind. SHINES is defined for a kind that shines by a program of its own.
-uniform vec4 uMaterial[2];  // eight numbers of the kind's own
+uniform vec4 uMaterial[3];  // twelve numbers of the kind's own, the first of which are metal, roughness and glow
+uniform mat4 uView;
 uniform float uLap;         // phase, for what moves over it
 uniform float uTakes;       // 1 where shadows fall on it, 2 where not
+uniform sampler2D uMatterColours; // two rows: of the kind of matter, of the pattern
 
 // n: unit normal towards the viewer; v: unit direction to the viewer; base: its colour; mark: its key; own: place on the body, where
-// matter shines by a program of its own, else 0; place: in the world. All directions are the world's.
-struct Body { vec3 n; vec3 v; vec3 base; vec3 own; float mark; vec3 place; };
+// matter shines by a program of its own, else 0; place: in the world; rough, glow: its roughness, and how many times its colour it
+// gives off, both as its pattern leaves them. All directions are the world's.
+struct Body { vec3 n; vec3 v; vec3 base; vec3 own; float mark; vec3 place; float rough; float glow; };
 
 // what matter is; glow: it gives off its colour by itself so many times; opaque: how far it is there. Of matter that shines by
 // a program of its own the colour is the light it gives back, and what it is otherwise does not count
@@ -14,10 +17,25 @@ struct Matter { vec3 colour; float rough; float metal; float glow; float opaque;
 
 Matter matterOf(Body b);
 
+#ifdef COVERED
+void cover(inout Body b);
+#endif
+
+// what a place is before its kind of matter is asked
+Body bodyAt(vec3 n, vec3 v, vec3 base, vec3 own, float mark, vec3 place) {
+  Body b = Body(n, v, base, own, mark, place, uMaterial[0].y, uMaterial[0].z);
+#ifdef COVERED
+  cover(b);
+#endif
+  return b;
+}
+
 // soft: metres that its blur is wider than the lens makes it; less than 0: it is sharp wherever it is
 void keep(Matter m, vec3 n, float depth, bool partly, float soft) {
 #ifdef SHINES
   keepShone(m.colour, depth, partly, soft);
+#elif defined(OWN_LIGHT)
+  keepShone(m.colour * m.glow, depth, partly, soft);
 #else
   outSurface = vec4(octahedron(n), uTakes, depth);
   outColour = vec4(m.colour, m.glow);

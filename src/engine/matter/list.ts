@@ -1,7 +1,10 @@
 import type { MatterKind } from '../../core/matter/kinds';
+import { emission } from './emission/emission';
+import { facing } from './facing/facing';
 import { film } from './film/film';
+import { glass } from './glass/glass';
 import { plain } from './plain/plain';
 import type { MatterProgram } from './program';
 
 /** The program of every kind of matter: the compiler asks for one of each. */
-export const PROGRAMS = { plain, film } satisfies Record<MatterKind, MatterProgram>;
+export const PROGRAMS = { plain, emission, facing, film, glass } satisfies Record<MatterKind, MatterProgram>;

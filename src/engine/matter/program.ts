@@ -7,29 +7,38 @@ import skySource from '../drawings/dome/sky.glsl?raw';
 import type { Uniforms } from '../gl/gpu';
 import { rawMaterial, setFragment } from '../gl/quad';
 import { lightsProgram, litOf, type LitRow } from '../lights/program';
+import viewSource from '../frame/view.glsl?raw';
 import brdfSource from './brdf.glsl?raw';
 import { PROGRAMS } from './list';
+import { coverHead, coverSource, coverSources, type Cover } from './pattern/program';
 import bodySource from './body.glsl?raw';
 import shineSource from './shine.glsl?raw';
 import surfaceSource from './surface.glsl?raw';
 
 /**
- * How one kind of matter looks: GLSL with `Matter matterOf(Body b)`, what it is, which is lit once a pixel; or, where it `shines`
- * by a program of its own, the light itself, for which it may call `shine` (matter/shine.glsl).
+ * How one kind of matter looks: GLSL with `Matter matterOf(Body b)`, what it is. Its light is lit once a pixel later; or its own alone,
+ * its colour as often as it glows; or worked out by itself, when `matterOf` gives that light, for which it may call `shine` (matter/shine.glsl).
  */
 export interface MatterProgram {
-  shines: boolean;
+  light: 'lit' | 'own' | 'worked out';
   /** what is made of it is there all over */
   opaque: boolean;
+  /** it shows what is behind it, so that is lit before it is drawn (glass/) */
+  behind?: boolean;
   glsl: string;
+  /** of the core, that it needs */
+  sources?: Record<string, string>;
 }
 
 /** Whether what is made of a kind of matter is there all over. */
 export const isOpaque = (kind: MatterKind): boolean => PROGRAMS[kind].opaque;
 
-/** Shading under some lights, as a program has it in front. */
-export const shadingSource = (lights: readonly LitRow[]): string =>
-  joinSources(hashSources) + skySource + brdfSource + lightsProgram(lights) + shineSource;
+/** Whether what is made of a kind of matter is seen through. */
+export const isSeenThrough = (kind: MatterKind): boolean => (PROGRAMS[kind] as MatterProgram).behind === true;
+
+/** Shading under some lights, as a program has it in front. @param sources of the core that it needs besides */
+export const shadingSource = (lights: readonly LitRow[], sources: Record<string, string> = {}): string =>
+  joinSources(hashSources, sources) + skySource + brdfSource + lightsProgram(lights) + shineSource;
 
 /** Matter hides what is behind it. */
 export const SOLID: Partial<THREE.ShaderMaterialParameters> = { depthTest: true, depthWrite: true };
@@ -59,20 +68,35 @@ export class LitProgram {
   }
 }
 
-/** Defined in both programs of what is made of matter that shines by a program of its own. */
-const SHINES = '#define SHINES\n';
+/** Defined in the programs of what is made of matter that is not lit later. */
+const HEADS = { lit: '', own: '#define OWN_LIGHT\n', 'worked out': '#define SHINES\n' };
 
-/** The material of something made of a kind of matter: `take` follows the lights of a piece where the kind's program needs them. */
+/** What something is made of, and what covers it. */
+export interface Made {
+  matter: MatterKind;
+  cover: Cover;
+}
+
+/** The material of something made of matter: `take` follows the lights of a piece where the kind's program needs them. */
 export function matterMaterial(
-  kind: MatterKind,
+  { matter, cover }: Made,
   [vertex, fragment]: readonly [string, string],
   uniforms: Uniforms,
   side: THREE.Side,
 ): { material: THREE.RawShaderMaterial; take: (piece: Piece) => void } {
-  const { shines, glsl }: MatterProgram = PROGRAMS[kind];
+  const { light, glsl, sources, behind }: MatterProgram = PROGRAMS[matter];
+  const head = HEADS[light] + coverHead(cover) + (behind === true ? '#define BEHIND\n' : '');
+  const needed = { ...sources, ...coverSources(cover) };
   const source = (lights: readonly LitRow[]): string =>
-    (shines ? SHINES + shadingSource(lights) : joinSources(hashSources)) + surfaceSource + bodySource + glsl + fragment;
-  const material = rawMaterial((shines ? SHINES : '') + vertex, source([]), uniforms, { ...SOLID, side });
-  const lit = shines ? new LitProgram(material, source) : null;
+    head +
+    (light === 'worked out' ? shadingSource(lights, needed) : joinSources(hashSources, needed)) +
+    surfaceSource +
+    viewSource +
+    bodySource +
+    glsl +
+    coverSource(cover) +
+    fragment;
+  const material = rawMaterial(head + vertex, source([]), uniforms, { ...SOLID, side });
+  const lit = light === 'worked out' ? new LitProgram(material, source) : null;
   return { material, take: (piece) => lit?.light(piece) };
 }

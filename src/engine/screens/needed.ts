@@ -42,6 +42,9 @@ function levelFor({ pictured, mesh, first, count }: PicturedBodies, numbers: Flo
   return Math.max(0, Math.floor(Math.log2(least / Math.max(1, mesh.open ? 1 : 2 * mesh.radius))));
 }
 
+/** Pixels a side of a picture that covers matter. */
+const MOST_COVERING = 2048;
+
 /** What panels show at a frame. */
 export interface ShownOn {
   /** frames of each file, as large as is of use in the picture, by fileKey */
@@ -65,7 +68,7 @@ export function shownOn(piece: Piece, request: Sighted): ShownOn {
   const { phase, width, height, working } = request;
   const shown = workedOut(piece, request);
   // a file that is missing may come
-  const waits = shown.panels.size > 0 && missingFiles(piece).length > 0;
+  const waits = missingFiles(piece).length > 0;
   last = waits ? null : { piece, request: { phase, width, height, working }, shown };
   return shown;
 }
@@ -74,9 +77,25 @@ function workedOut(piece: Piece, request: Sighted): ShownOn {
   const needed = new Map<string, NeededFrames & { frames: Set<number> }>();
   const panels = new Map<string, Float32Array>();
   const world = worldOf(piece);
+  const need = (pictured: Pick<Pictured, 'file' | 'kind'>, frames: Set<number>, level: number): void => {
+    const known = needed.get(fileKey(pictured));
+    if (known) for (const frame of known.frames) frames.add(frame);
+    const { file, kind } = pictured;
+    needed.set(fileKey(pictured), { file, kind, frames, level: Math.min(level, known?.level ?? level) });
+  };
+  /** pictures that cover matter are as large as they may be shown anywhere */
+  const cover = (layer: Layer): void => {
+    if (!('pattern' in layer) || layer.pattern.kind !== 'picture') return;
+    const { file } = layer.pattern;
+    if (!file || !isHere('picture', file)) return;
+    const { width: w, height: h } = sizeOf({ file, kind: 'picture' });
+    need({ file, kind: 'picture' }, new Set([0]), Math.max(0, Math.ceil(Math.log2(Math.max(w, h) / MOST_COVERING))));
+  };
   const visit = (layer: Layer): void => {
     const definition = definitionOf(layer.kind);
-    if (layer.hidden || !definition.panels) return;
+    if (layer.hidden) return;
+    cover(layer);
+    if (!definition.panels) return;
     const share = request.working ? layer.working : 1;
     const numbers = definition.panels(layer, share, world, request.phase);
     panels.set(layer.id, numbers);
@@ -88,11 +107,8 @@ function workedOut(piece: Piece, request: Sighted): ShownOn {
       const { file, kind } = pictured;
       if (!file || !isHere(kind, file)) continue;
       const level = levelFor(drawing, numbers, px);
-      const known = needed.get(fileKey(pictured));
       const frames = framesIn(numbers, drawing, (i) => px[i] > 0);
-      if (frames.size === 0) continue;
-      if (known) for (const frame of known.frames) frames.add(frame);
-      needed.set(fileKey(pictured), { file, kind, frames, level: Math.min(level, known?.level ?? level) });
+      if (frames.size > 0) need(pictured, frames, level);
     }
   };
   piece.layers.forEach(visit);

@@ -34,6 +34,7 @@ export const backdrop: LayerDefinition<BackdropLayer, BackdropValues> = {
     softness: 0,
     lineWidth: 0,
     matter: layer.matter,
+    pattern: layer.pattern,
     sprite: 0,
     sky:
       layer.form === 'dome'

@@ -99,7 +99,7 @@ export const BackdropForm = form({
     when: studio,
     hint: 'Radius of the bend between floor and wall.',
   }),
-  ...shownIf({ ...matterFields(false), ...placement }, studio),
+  ...shownIf({ ...matterFields(false, 'world'), ...placement }, studio),
   ...layerSeed,
 });
 export type BackdropLayer = ValueOf<typeof BackdropForm>;

@@ -135,7 +135,7 @@ export const GroundForm = form({
   placeBy: placeByField('height', PLACES, 'a place', [land]),
   spread: spreadField(),
   placeScale: patchField(3),
-  ...matterFields(),
+  ...matterFields(true, 'world'),
   ...layerSeed,
 });
 export type GroundLayer = ValueOf<typeof GroundForm>;

@@ -110,6 +110,7 @@ export const ground: LayerDefinition<GroundLayer, GroundValues> = {
     softness: 0,
     lineWidth: 0,
     matter: layer.matter,
+    pattern: layer.pattern,
     sprite: 0,
     ripple:
       layer.surface === 'water' ? { strength: layer.ripple, size: layer.rippleSize, cycles: layer.rippleCycles } : null,

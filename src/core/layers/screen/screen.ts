@@ -180,6 +180,7 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
     softness: 0,
     lineWidth: 0,
     matter: layer.matter,
+    pattern: layer.pattern,
     sprite: 0,
     panel: panelLook(layer, phase),
   }),

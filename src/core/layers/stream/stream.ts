@@ -206,6 +206,7 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
     softness: layer.softness,
     lineWidth: 0,
     matter: layer.matter,
+    pattern: layer.pattern,
     ...spriteOf(layer),
   }),
   gradient: (layer) => layer.gradient,

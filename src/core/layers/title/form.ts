@@ -167,7 +167,7 @@ export const TitleForm = form({
   gradient: gradientField(['#e8e2d4', '#f6f2e8']),
   placeBy: placeByField('order', PLACES, 'a letter'),
   spread: spreadField(),
-  ...matterFields(),
+  ...matterFields(true, 'layer'),
   ...standingFields,
   ...layerSeed,
 });

@@ -71,6 +71,11 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
   onFrames: ({ shows }) => shows === 'number',
   sketch: (layer) => ({ as: 'shapes', shapes: sketchShapes(layer) }),
   rides: ({ stands }) => stands === 'frame',
+  stands(layer, world, phase) {
+    const { at, turn, em } = standing(layer, world, phase);
+    const { half } = compositionOf(layer);
+    return { at, turn, half: [half[0] * em, half[1] * em, (layer.depth / 2) * em] };
+  },
   margin: ({ stands, margin }) => (stands === 'frame' ? margin : null),
   kernel: titleKernel,
   elementCount: (layer) => compositionOf(layer).elements.length,
@@ -125,6 +130,7 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
     softness: 0,
     lineWidth: 0,
     matter: layer.matter,
+    pattern: layer.pattern,
     sprite: 0,
     cut: layer.edge === 'none' ? null : outOfEdge(layer, standing(layer, world, phase)),
   }),

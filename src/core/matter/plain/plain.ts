@@ -1,5 +1,5 @@
 import { form, tag, type ValueOf } from '../../forms';
-import { surfaceFields, type MatterDefinition } from '../definition';
+import { surfaceFields, surfaceValues, type MatterDefinition } from '../definition';
 
 const PlainForm = form({ kind: tag('plain'), ...surfaceFields(0.45) });
 export type Plain = ValueOf<typeof PlainForm>;
@@ -9,5 +9,5 @@ export const plain: MatterDefinition<Plain> = {
   label: 'Plain',
   describe: 'Stone, plastic, paint or metal, rough or polished.',
   form: PlainForm,
-  values: ({ metal, rough, glowing }) => [metal, rough, glowing],
+  values: surfaceValues,
 };

@@ -1,7 +1,9 @@
 // A body. What is partly there is drawn in that share of the passes, by a pattern fixed for pixel and pass; with ENTIRE defined
 // all of it is, and graphics cards need not run this where something is in front. Needs random/hash.glsl, matter/body.glsl,
 // frame/view.glsl and lens/noise.glsl.
-uniform mat4 uView;
+#ifdef BEHIND
+uniform sampler2D uMatter; // depth in metres of what is solid
+#endif
 uniform float uFade;       // 1, or less for an echo
 uniform vec4 uPass;
 uniform float uLight;
@@ -27,6 +29,11 @@ in float vOut;
 #endif
 
 void main() {
+#ifdef BEHIND
+  // what is behind something solid is not seen through
+  float solid = texelFetch(uMatter, ivec2(gl_FragCoord.xy), 0).a;
+  if (-vView.z >= solid) discard;
+#endif
   vec3 v = toEye(vView);
   // back into the world: the view has no scale
   vec3 toViewer = transpose(mat3(uView)) * v;
@@ -43,7 +50,8 @@ void main() {
 #ifdef PICTURED
   Shown shown = shownOn(vMark, gl_FrontFacing);
   vec3 base = shown.colour * vLook.rgb * uLight;
-  Matter m = matterOf(Body(n, toViewer, base * shown.gives, vOwn, vMark, world));
+  Body b = bodyAt(n, toViewer, base * shown.gives, vOwn, vMark, world);
+  Matter m = matterOf(b);
 #ifdef SHINES
   m.colour += base * shown.light;
 #else
@@ -51,7 +59,8 @@ void main() {
 #endif
   m.opaque *= shown.there * OPACITY;
 #else
-  Matter m = matterOf(Body(n, toViewer, vLook.rgb * uLight, vOwn, vMark, world));
+  Body b = bodyAt(n, toViewer, vLook.rgb * uLight, vOwn, vMark, world);
+  Matter m = matterOf(b);
 #endif
   bool partly = false;
 #ifndef ENTIRE
@@ -65,5 +74,5 @@ void main() {
     if (fract(at + uPass.z) > there) discard;
   }
 #endif
-  keep(m, n, -vView.z, partly, vBlur);
+  keep(m, b.n, -vView.z, partly, vBlur);
 }

@@ -8,13 +8,17 @@ import type { Pipeline, Step } from '../../../core/world/pipeline';
 import viewSource from '../../frame/view.glsl?raw';
 import noiseSource from '../../lens/noise.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
+import { rawMaterial } from '../../gl/quad';
 import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
 import { VIEW_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { hidingMaterial, isOpaque, matterMaterial } from '../../matter/program';
+import { coverVertex } from '../../matter/pattern/program';
+import surfaceSource from '../../matter/surface.glsl?raw';
+import { SOLID, hidingMaterial, isOpaque, isSeenThrough, matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram } from '../../seen/sorter';
 import { bodyUniforms, phaseAt, setMatter, showLit } from '../uniforms';
+import backsFragment from './backs.frag.glsl?raw';
 import fragment from './bodies.frag.glsl?raw';
 import panelFragment from './panel.frag.glsl?raw';
 import panelVertex from './panel.vert.glsl?raw';
@@ -78,7 +82,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
   turned: () => true,
   make(
     { mesh, first, count, parts = WHOLE, shown, cut = false, rides = null, whole = false, pictured },
-    { gpu, view, pipeline, matter, screens },
+    { gpu, view, pipeline, made, covered, screens },
   ): MatterDrawn {
     const [flies, bent] = [pipeline.piece.length > 0, pipeline.space.length > 0];
     const details = flies || whole ? [wholeOf(mesh)] : detailsOf(mesh);
@@ -87,35 +91,41 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       ...bodyUniforms(),
       uRadius: { value: flies ? -1 : mesh.radius },
       uErrors: { value: errorsOf(details, bent) },
-      uDetails: { value: [details.length, Number(isOpaque(matter))] },
+      uDetails: { value: [details.length, Number(isOpaque(made.matter))] },
       uCut: { value: new THREE.Vector3() },
     };
     const picture = pictured ? new PicturedBodies(gpu, screens, pictured, first, count) : null;
-    const uniforms = { ...view, ...own, ...feed.uniforms, ...picture?.uniforms };
+    const uniforms = { ...view, ...own, ...covered.uniforms, ...feed.uniforms, ...picture?.uniforms };
     const composed = vertexProgram(pipeline) + viewSource;
     const side = mesh.open || cut ? THREE.DoubleSide : THREE.FrontSide;
     const says = headOf(pipeline, cut, rides, picture !== null) + (mesh.open ? '#define OPEN\n' : '');
-    const shader = says + composed + (picture ? panelVertex : '') + vertex;
+    const shader = says + composed + coverVertex(made.cover) + (picture ? panelVertex : '') + vertex;
     const shows = picture ? panelConstants + panelFragment : '';
     const materials = ['#define ENTIRE\n', ENTIRELY].map((head) =>
-      matterMaterial(matter, [shader, says + viewSource + noiseSource + head + shows + fragment], uniforms, side),
+      matterMaterial(made, [shader, says + noiseSource + head + shows + fragment], uniforms, side),
     );
+    const seenThrough = isSeenThrough(made.matter);
+    const backs =
+      seenThrough && !mesh.open
+        ? rawMaterial(shader, surfaceSource + backsFragment, uniforms, { ...SOLID, side: THREE.BackSide })
+        : null;
     // as lights see what is there all over
     const hiding = cut || picture ? null : hidingMaterial(shader, uniforms, side);
     const sort = (bent ? '#define BENT\n' : '') + ENTIRELY + composed + sidesSource + sortSource;
     const program = new SortProgram(sort, uniforms, null);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), materials[0].material);
     const seen: THREE.InstancedBufferGeometry[][] = [];
-    let made: readonly Detail[] | null = null;
+    let welds: readonly Detail[] | null = null;
     /** as lights see it, which do not ask which way it faces */
     const outlines = (): readonly Detail[] =>
-      (made ??= details.map((detail) => ({ ...detail, index: welded(mesh, detail.index) })));
+      (welds ??= details.map((detail) => ({ ...detail, index: welded(mesh, detail.index) })));
     let now = 0;
     let steps = vertexSteps(pipeline);
     return {
       stage: 'matter',
       casts: rides !== 'over',
-      unsettled: picture !== null || !isOpaque(matter),
+      seenThrough,
+      unsettled: picture !== null || !isOpaque(made.matter),
       parts,
       shown,
       sorting: {
@@ -136,7 +146,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         steps = vertexSteps(frame.pipeline);
         own.uTile.value = frame.piece.tile;
         picture?.update(frame);
-        own.uDetails.value[1] = Number(isOpaque(matter) && picture?.partly !== true);
+        own.uDetails.value[1] = Number(isOpaque(made.matter) && picture?.partly !== true);
         setMatter(own, frame);
         if (frame.look.cut) own.uCut.value.set(...frame.look.cut);
         for (const { take } of materials) take(frame.piece);
@@ -155,8 +165,18 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
           gpu.stage.draw(gpu.renderer, object, target);
         }
       },
+      drawBacks(_at, target) {
+        if (!backs) return;
+        object.material = backs;
+        for (const geometry of seen[now]) {
+          if (geometry.instanceCount === 0) continue;
+          object.geometry = geometry;
+          gpu.stage.draw(gpu.renderer, object, target);
+        }
+      },
       dispose() {
         picture?.dispose();
+        backs?.dispose();
         feed.dispose();
         program.dispose();
         for (const geometry of seen.flat()) geometry.dispose();

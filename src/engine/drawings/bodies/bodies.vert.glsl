@@ -32,6 +32,9 @@ out vec3 vNormal;
 #ifdef SHINES
 out vec3 vOwn;
 #endif
+#ifdef COVERED
+out vec3 vPattern;
+#endif
 flat out vec4 vLook;
 flat out float vMark;
 
@@ -69,6 +72,16 @@ void main() {
   vOut = dot(uCut, position) - mark.w;
 #endif
   bendBody(mark.y, position, normal);
+#ifdef COVERED
+#if defined(GLUED)
+  vec4 then = texelFetch(uThenPlace, texel, 0);
+  vPattern = thenAhead(then.xyz + turned(texelFetch(uThenTurn, texel, 0), aPosition) * then.w, then.xyz);
+#elif defined(IN_WORLD)
+  vPattern = position;
+#else
+  vPattern = aPosition;
+#endif
+#endif
 #ifdef RIDES
   // what hangs on the camera is where it is to it when the shutter opens, and when it closes
   vec3 first = open.xyz + turned(q0, vertex) * open.w;

@@ -4,7 +4,9 @@ in vec3 vView;
 in vec3 vLook;
 in vec3 vNormal;
 in vec3 vWorld;
-uniform mat4 uView;
+#ifdef BEHIND
+uniform sampler2D uMatter; // depth in metres of what is solid
+#endif
 uniform vec3 uRipple;    // strength (0: none), crests per metre across, whole cycles per lap
 uniform float uRippleTile;  // crests per metre along the tile, a whole number of them in it
 
@@ -25,11 +27,15 @@ vec2 ripples(vec2 p) {
 
 void main() {
   float depth = -vView.z;
+#ifdef BEHIND
+  if (depth >= texelFetch(uMatter, ivec2(gl_FragCoord.xy), 0).a) discard;
+#endif
   vec3 v = transpose(mat3(uView)) * toEye(vView);
   // far ripples are smaller than a pixel: they only roughen
   vec2 slope = ripples(vWorld.xz) / (1.0 + depth * depth * 0.004);
   vec3 n = normalize(normalize(vNormal) - vec3(slope.x, 0.0, slope.y));
   if (dot(n, v) < 0.0) n = -n;
   vec3 world = transpose(mat3(uView)) * (vView - uView[3].xyz);
-  keep(matterOf(Body(n, v, vLook * uLight, vWorld, 0.0, world)), n, depth, false);
+  Body b = bodyAt(n, v, vLook * uLight, vWorld, 0.0, world);
+  keep(matterOf(b), b.n, depth, false);
 }

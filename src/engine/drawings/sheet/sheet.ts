@@ -2,7 +2,8 @@ import * as THREE from 'three';
 import type { DrawingOf } from '../../../core/layers/drawing';
 import viewSource from '../../frame/view.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
-import { hidingMaterial, matterMaterial } from '../../matter/program';
+import { coverVertex } from '../../matter/pattern/program';
+import { hidingMaterial, isSeenThrough, matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram } from '../../seen/sorter';
 import { VIEW_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
@@ -37,7 +38,7 @@ const geometries = (): THREE.InstancedBufferGeometry[] => Array.from({ length: D
 export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
   as: 'sheet',
   turned: () => true,
-  make({ across, along }, { gpu, view, matter }): MatterDrawn {
+  make({ across, along }, { gpu, view, made, covered }): MatterDrawn {
     const blocks = [Math.ceil(across / BLOCK), Math.ceil(along / BLOCK)] as const;
     const own = {
       ...bodyUniforms(),
@@ -45,10 +46,10 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
       uRippleTile: { value: 0 },
       uSheet: { value: [across, along, blocks[0]] },
     };
-    const uniforms = { ...view, ...own };
+    const uniforms = { ...view, ...own, ...covered.uniforms };
     const { material, take } = matterMaterial(
-      matter,
-      [viewSource + BLOCKS + vertex, viewSource + fragment],
+      made,
+      [viewSource + BLOCKS + coverVertex(made.cover) + vertex, fragment],
       uniforms,
       THREE.DoubleSide,
     );
@@ -60,6 +61,7 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
     return {
       stage: 'matter',
       casts: true,
+      seenThrough: isSeenThrough(made.matter),
       parts: WHOLE,
       shown: null,
       sorting: {

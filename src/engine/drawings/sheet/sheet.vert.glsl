@@ -14,6 +14,9 @@ out vec3 vView;
 out vec3 vLook;
 out vec3 vNormal;
 out vec3 vWorld;
+#ifdef COVERED
+out vec3 vPattern;
+#endif
 
 void main() {
   ivec2 local = ivec2(gl_VertexID % (BLOCK + 1), gl_VertexID / (BLOCK + 1));
@@ -30,5 +33,12 @@ void main() {
   // where upright is turned to
   vNormal = vec3(2.0 * (q.x * q.y - q.w * q.z), 1.0 - 2.0 * (q.x * q.x + q.z * q.z), 2.0 * (q.y * q.z + q.w * q.x));
   vWorld = p;
+#ifdef COVERED
+  vPattern = p;
+#ifdef GLUED
+  ivec2 middle = vertexOf(aBlock.x, ivec2(BLOCK / 2));
+  vPattern = thenAhead(p, texelFetch(uOpenPlace, middle, 0).xyz);
+#endif
+#endif
   gl_Position = throughLens(vView, uLens, uJitter);
 }

@@ -1,1 +1,1 @@
-Matter matterOf(Body b) { return Matter(b.base, uMaterial[0].y, uMaterial[0].x, uMaterial[0].z, 1.0); }
+Matter matterOf(Body b) { return Matter(b.base, b.rough, uMaterial[0].x, b.glow, 1.0); }
