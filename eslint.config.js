@@ -26,6 +26,7 @@ const CORE = [
     'solids',
     'plants',
     'matter',
+    'lines',
     'shows',
     'treatments',
     'layers',

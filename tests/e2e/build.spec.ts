@@ -223,3 +223,32 @@ test('siblings: a fan of live pictures; choosing one adopts it in one undo step'
   await page.keyboard.press('Control+z');
   expect(await values()).toEqual(before);
 });
+
+test('matter and what covers it are chosen by balls, drawn in the layer’s own colours; lines along it by a word', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await newLap(page);
+  await add(page, 'Repeat a shape');
+  await drawn(page);
+  const choose = async (row: string, ball: string): Promise<void> => {
+    await page.getByRole('button', { name: new RegExp(`^${row}:`) }).click();
+    const option = page.getByRole('option', { name: ball, exact: true });
+    await expect(option.locator('img')).toBeVisible({ timeout: 60_000 });
+    await option.click();
+  };
+  await choose('Made of', 'Glass');
+  await expect(page.getByRole('button', { name: 'Made of: Glass' })).toBeVisible();
+  await expect(value(page, 'Refracts')).toHaveValue('1.50');
+  await choose('Covered with', 'Crackle');
+  await expect(page.getByRole('button', { name: 'Covered with: Cells' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Read as' })).toContainText('Cracks');
+  await drawn(page);
+  await page.getByRole('button', { name: 'Draws' }).click();
+  await page.getByRole('option', { name: 'Its edges' }).click();
+  await expect(page.getByRole('button', { name: 'Over' })).toContainText('As it is');
+  await drawn(page);
+  for (const _ of ['lines', 'pattern', 'matter']) await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Made of: Plain' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Covered with: Even' })).toBeVisible();
+});

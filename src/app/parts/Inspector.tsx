@@ -20,7 +20,7 @@ import { AnimatedField } from './AnimatedField';
 import { Button } from './Button';
 import { ChoiceField } from './ChoiceField';
 import { FileField } from './FileField';
-import { MatterSamples, PatternSamples } from './MatterSamples';
+import { MatterSamples } from './MatterSamples';
 import { MixedField } from './MixedField';
 import { colours, gradients } from './mixedKinds';
 import { NumberField } from './NumberField';
@@ -96,9 +96,6 @@ export function Inspector({ form, path, closingSteps = {}, groups, labels = {}, 
   });
 }
 
-/** What is chosen by what it looks like. */
-const SAMPLES = { matter: MatterSamples, pattern: PatternSamples };
-
 interface RowProps {
   row: Row;
   path: PiecePath;
@@ -149,13 +146,12 @@ function FieldRow({ row: { field, control }, path, value, owner, closingStep }: 
   if (parts && value) {
     const { remade } = parts;
     const { choices, sampled } = control;
-    const Samples = sampled && SAMPLES[sampled];
     return (
       <>
         {remade && choices ? (
-          <PlainRow label={control.label} hint={control.hint} row={path.join('.')} tall={Samples !== undefined}>
-            {Samples ? (
-              <Samples label={control.label} owner={owner} remade={remade} set={set} />
+          <PlainRow label={control.label} hint={control.hint} row={path.join('.')} tall={sampled !== undefined}>
+            {sampled ? (
+              <MatterSamples sort={sampled} label={control.label} owner={owner} remade={remade} set={set} />
             ) : (
               <ChoiceField
                 label={control.label}

@@ -1,72 +1,65 @@
-import type { AnimatedGradient } from '../../core/colour/animated';
-import { MATTER, newMatter, type Matter } from '../../core/matter/kinds';
-import { newPattern, PATTERNS, type Pattern } from '../../core/matter/pattern/kinds';
+import { MATTER, newMatter } from '../../core/matter/kinds';
+import { newPattern, PATTERNS } from '../../core/matter/pattern/kinds';
 import { READY_MATTER, READY_PATTERNS } from '../../core/matter/ready';
+import type { Sampled } from '../../core/world/sample';
 import { SampleField, type Sample } from './SampleField';
 
-/** What the layer is that matter is chosen for. */
-interface Owner {
-  matter: Matter;
-  pattern: Pattern;
-  gradient: AnimatedGradient;
-}
+type Sort = 'matter' | 'pattern';
+type One = Sampled[Sort];
 
 interface Props {
+  sort: Sort;
   label: string;
+  /** the layer that it is chosen for, in whose colours it is shown */
   owner: object;
   remade(value: object, kind: string): object;
   set(value: object): void;
 }
 
-const READY = 'ready ';
-
-/** What a layer is made of, chosen by balls of it in the layer's own colours. */
-export function MatterSamples({ label, owner, remade, set }: Props) {
-  const { matter, pattern, gradient } = owner as Owner;
-  const shown = (of: Matter): Sample['shows'] => ({ matter: of, pattern, gradient });
-  const now = MATTER.of(matter.kind);
-  return (
-    <SampleField
-      label={label}
-      now={{ id: matter.kind, label: now.label, shows: shown(matter) }}
-      kinds={MATTER.names.map((kind) => ({
-        id: kind,
-        label: MATTER.of(kind).label,
-        hint: MATTER.of(kind).describe,
-        shows: shown(newMatter(kind)),
-      }))}
-      ready={READY_MATTER.map(({ label: name, is }, i) => ({ id: `${READY}${i}`, label: name, shows: shown(is) }))}
-      onChoose={(id) =>
-        set(id.startsWith(READY) ? READY_MATTER[Number(id.slice(READY.length))].is : remade(matter, id))
-      }
-    />
-  );
+/** What there is to choose from: of each kind, as it is at first, and what is ready. */
+const CHOICES: Record<Sort, { kinds: readonly Choice[]; ready: readonly Choice[] }> = {
+  matter: {
+    kinds: MATTER.names.map((kind) => ({ ...MATTER.of(kind), is: newMatter(kind) })),
+    ready: READY_MATTER,
+  },
+  pattern: {
+    kinds: PATTERNS.names.map((kind) => ({ ...PATTERNS.of(kind), is: newPattern(kind) })),
+    ready: READY_PATTERNS,
+  },
+};
+interface Choice {
+  label: string;
+  describe?: string;
+  is: One;
 }
 
-/** What covers a layer, chosen by balls that it covers. */
-export function PatternSamples({ label, owner, remade, set }: Props) {
-  const { matter, pattern, gradient } = owner as Owner;
-  const shown = (of: Pattern): Sample['shows'] => ({ matter, pattern: of, gradient });
-  const now = PATTERNS.of(pattern.kind);
+const READY = 'ready ';
+
+/** What a layer is made of, or covered with, chosen by balls of it. */
+export function MatterSamples({ sort, label, owner, remade, set }: Props) {
+  const { matter, pattern, gradient } = owner as Sampled;
+  const sampled = { matter, pattern, gradient };
+  const own = sampled[sort];
+  const { kinds, ready } = CHOICES[sort];
+  const shown = (id: string, { label: words, describe = '', is }: Choice): Sample => ({
+    id,
+    label: words,
+    hint: describe,
+    shows: { ...sampled, [sort]: is },
+  });
   /** what is ready lies where the last one did */
-  const lying = (is: Pattern): object => {
-    const kept = remade(pattern, is.kind) as Partial<{ lies: string }>;
-    return 'lies' in is && kept.lies !== undefined ? { ...is, lies: kept.lies } : is;
+  const lying = (is: One): object => {
+    const { lies } = remade(own, is.kind) as Partial<{ lies: string }>;
+    return 'lies' in is && lies !== undefined ? { ...is, lies } : is;
   };
+  const now = kinds.find(({ is }) => is.kind === own.kind);
   return (
     <SampleField
       label={label}
-      now={{ id: pattern.kind, label: now.label, shows: shown(pattern) }}
-      kinds={PATTERNS.names.map((kind) => ({
-        id: kind,
-        label: PATTERNS.of(kind).label,
-        hint: PATTERNS.of(kind).describe,
-        shows: shown(newPattern(kind)),
-      }))}
-      ready={READY_PATTERNS.map(({ label: name, is }, i) => ({ id: `${READY}${i}`, label: name, shows: shown(is) }))}
-      onChoose={(id) =>
-        set(id.startsWith(READY) ? lying(READY_PATTERNS[Number(id.slice(READY.length))].is) : remade(pattern, id))
-      }
+      now={shown(own.kind, { label: now?.label ?? '', is: own })}
+      kinds={kinds.map((choice) => shown(choice.is.kind, choice))}
+      ready={ready.map((choice, i) => shown(`${READY}${i}`, choice))}
+      onChoose={(id) => set(id.startsWith(READY) ? lying(ready[Number(id.slice(READY.length))].is) : remade(own, id))}
     />
   );
 }

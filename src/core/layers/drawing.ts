@@ -1,5 +1,6 @@
 import type { AnimatedGradient } from '../colour/animated';
 import type { FileRef } from '../kept';
+import type { Lines } from '../lines/lines';
 import type { Matter } from '../matter/kinds';
 import type { Pattern } from '../matter/pattern/kinds';
 import type { Mesh } from '../solids/mesh';
@@ -150,6 +151,8 @@ export interface DrawingLook {
   matter: Matter;
   /** what covers it; nothing where it is left out */
   pattern?: Pattern;
+  /** lines drawn along it; none where it is left out */
+  lines?: Lines;
   /** what a particle in focus looks like: 0 disc, 1 ring, 2 star, 3 streak, 4 a picture */
   sprite: number;
   /** the address of that picture's pixmap; empty for the one made by us */

@@ -61,6 +61,8 @@ export interface MatterDrawn extends DrawnBase {
   show(moment: Moment, time: number): void;
   /** Draws it wherever it is seen. What is sorted draws what was found instead. */
   draw(at: readonly VisiblePart[], target: THREE.WebGLRenderTarget): void;
+  /** Draws the lines along it, when all matter is drawn; of the moment that it shows. */
+  drawLines?(target: THREE.WebGLRenderTarget): void;
   /** it is seen through: drawn when all else of a pass is lit */
   readonly seenThrough?: boolean;
   /** Draws its back, where what is seen through it comes out. */

@@ -170,6 +170,11 @@ export class Renderer {
         drawn.show(moment, t);
         drawn.draw(at, targets.matter);
       }
+      for (const { drawn, moment } of shown.matter) {
+        if (!drawn.drawLines) continue;
+        drawn.show(moment, t);
+        drawn.drawLines(targets.matter);
+      }
       this.sum.addMatter(targets, shot, pass, shown.glass);
     }
     const to = lightTargets(view, targets, few, used);

@@ -1,4 +1,7 @@
 import { shownPhase, layerEchoes, type Pipeline } from '../../core/world/pipeline';
+import type { DrawingLook } from '../../core/layers/drawing';
+import { drawsLines } from '../../core/lines/lines';
+import { newMatter } from '../../core/matter/kinds';
 import { definitionOf, type Layer } from '../../core/layers/kinds';
 import type { Piece } from '../../core/piece/schema';
 import { layerExtent, pipelineOf, worldOf } from '../../core/world/layers';
@@ -16,10 +19,25 @@ import { GROUP, pickedOf, placesOf } from './picked';
 /** The slot of elements as they were when what covers them was put on. */
 const THEN = 127;
 
+/** What is drawn under lines in one flat colour. */
+const FLAT = newMatter('emission', { glowing: 1 });
+
+/** How a layer looks, under its lines too. */
+function lookOf(layer: Layer, world: World, phase: number): DrawingLook {
+  const look = definitionOf(layer.kind).look(layer, world, phase);
+  return drawsLines(look.lines) && look.lines.over === 'flat' ? { ...look, matter: FLAT } : look;
+}
+
 /** What the programs of a layer are made for. */
 function madeOf(layer: Layer, world: World): Made {
-  const { matter, pattern } = definitionOf(layer.kind).look(layer, world, 0);
-  return { matter: matter.kind, cover: coverOf(pattern) };
+  const { matter, pattern, lines } = lookOf(layer, world, 0);
+  const drawn = drawsLines(lines) ? lines : null;
+  return {
+    matter: matter.kind,
+    cover: coverOf(pattern),
+    lines: drawn?.drawn ?? 'none',
+    alone: drawn?.over === 'nothing',
+  };
 }
 
 /** What the GPU holds for one layer. Made anew only when what its rest elements or programs depend on changes. */
@@ -122,7 +140,7 @@ export class GpuLayer {
         state: `${this.elements.stateOf(echo * 2)} ${last === first ? '' : this.elements.stateOf(echo * 2 + 1)}`,
       };
     });
-    const look = definition.look(layer, worldOf(piece), phase);
+    const look = lookOf(layer, worldOf(piece), phase);
     this.covered.at(piece, layer, look, phase, (since) => {
       const at = shownPhase(layer, since, since, frames);
       return this.elements.run(THEN, pipeline, at, [], all).textures;

@@ -75,6 +75,9 @@ const HEADS = { lit: '', own: '#define OWN_LIGHT\n', 'worked out': '#define SHIN
 export interface Made {
   matter: MatterKind;
   cover: Cover;
+  /** which lines are drawn along it, and whether they are all that is drawn of it */
+  lines: 'none' | 'edges' | 'wire';
+  alone: boolean;
 }
 
 /** The material of something made of matter: `take` follows the lights of a piece where the kind's program needs them. */

@@ -72,7 +72,14 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
     ];
   },
   structure: (layer) => [...sourceOf(layer), piecesOf(layer.treatments), placesKey(layer)],
-  look: (layer) => ({ softness: 0, lineWidth: 0, matter: layer.matter, pattern: layer.pattern, sprite: 0 }),
+  look: (layer) => ({
+    softness: 0,
+    lineWidth: 0,
+    matter: layer.matter,
+    pattern: layer.pattern,
+    lines: layer.lines,
+    sprite: 0,
+  }),
   gradient: (layer) => layer.gradient,
   light: () => 1,
   extent(layer, context: World) {

@@ -3,6 +3,7 @@ import { placement } from '../../elements/place/form';
 import { form, shownIf, tag, without, type ValueOf } from '../../forms';
 import { sourceFields } from '../../solids/source';
 import { layerBase, layerSeed } from '../base';
+import { linesField } from '../../lines/lines';
 import { matterFields } from '../../matter/kinds';
 import { CELLS, gradientField, patchCyclesField, patchField, placeByField, spreadField } from '../tint';
 
@@ -20,6 +21,7 @@ export const CopiesForm = form({
   placeScale: patchField(2),
   placeCycles: patchCyclesField(),
   ...matterFields(),
+  lines: linesField(),
   once: placement.once,
   ...shownIf(without(placement, 'once'), OFF_ROUTE),
   ...layerSeed,

@@ -1,6 +1,7 @@
 import { choice, form, heading, integer, layerRef, number, tag, type ValueOf } from '../../forms';
 import { SPECIES, type SpeciesName } from '../../plants/species';
 import { layerBase, layerSeed } from '../base';
+import { linesField } from '../../lines/lines';
 import { matterFields } from '../../matter/kinds';
 import { gradientField, placeByField, spreadField } from '../tint';
 
@@ -200,6 +201,7 @@ export const PlantsForm = form({
   placeBy: placeByField('chance', PLACES, 'a plant'),
   spread: spreadField(),
   ...matterFields(),
+  lines: linesField(),
   ...layerSeed,
 });
 export type PlantsLayer = ValueOf<typeof PlantsForm>;

@@ -134,7 +134,14 @@ export const plants: LayerDefinition<PlantsLayer, PlantsValues> = {
     });
   },
   structure: (layer) => [slots(layer)],
-  look: (layer) => ({ softness: 0, lineWidth: 0, matter: layer.matter, pattern: layer.pattern, sprite: 0 }),
+  look: (layer) => ({
+    softness: 0,
+    lineWidth: 0,
+    matter: layer.matter,
+    pattern: layer.pattern,
+    lines: layer.lines,
+    sprite: 0,
+  }),
   gradient: (layer) => layer.gradient,
   light: () => 1,
   extent(layer, context) {

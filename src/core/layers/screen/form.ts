@@ -16,6 +16,7 @@ import {
   type Condition,
   type ValueOf,
 } from '../../forms';
+import { linesField } from '../../lines/lines';
 import { matterFields } from '../../matter/kinds';
 import { solidsWith, solidWords } from '../../solids/solids';
 import type { OnFrames } from '../../time/exposure';
@@ -348,6 +349,7 @@ export const ScreenForm = form({
   placeBy: placeByField('order', PLACES, 'a panel'),
   spread: spreadField(),
   ...matterFields(),
+  lines: linesField(),
   once: placement.once,
   ...shownIf(without(placement, 'once'), OFF_ROUTE),
   ...layerSeed,

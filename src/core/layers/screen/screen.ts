@@ -181,6 +181,7 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
     lineWidth: 0,
     matter: layer.matter,
     pattern: layer.pattern,
+    lines: layer.lines,
     sprite: 0,
     panel: panelLook(layer, phase),
   }),

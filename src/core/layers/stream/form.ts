@@ -17,6 +17,7 @@ import {
 } from '../../forms';
 import { sourceFields } from '../../solids/source';
 import { layerBase, layerSeed, spriteFields } from '../base';
+import { linesField } from '../../lines/lines';
 import { matterFields } from '../../matter/kinds';
 import { gradientField, placeByField, spreadField, tint } from '../tint';
 
@@ -43,7 +44,11 @@ const factor = { unit: '×', min: 0.05, max: 20, comfort: 3, decimals: 2, group:
 
 /** Fields of a body are shown only when the stream is drawn as bodies. */
 const bodyFields = shownIf(
-  { ...without(sourceFields, 'size', 'variation', 'exchange', 'exchangeFrom', 'exchangeTo'), ...matterFields() },
+  {
+    ...without(sourceFields, 'size', 'variation', 'exchange', 'exchangeFrom', 'exchangeTo'),
+    ...matterFields(),
+    lines: linesField(),
+  },
   body,
 );
 

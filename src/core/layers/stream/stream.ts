@@ -207,6 +207,7 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
     lineWidth: 0,
     matter: layer.matter,
     pattern: layer.pattern,
+    lines: layer.lines,
     ...spriteOf(layer),
   }),
   gradient: (layer) => layer.gradient,

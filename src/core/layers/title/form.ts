@@ -1,5 +1,6 @@
 import { stockFile } from '../../kept';
 import { choice, file, flag, form, heading, integer, number, tag, text, type ValueOf } from '../../forms';
+import { linesField } from '../../lines/lines';
 import { matterFields } from '../../matter/kinds';
 import type { OnFrames } from '../../time/exposure';
 import { layerBase, layerSeed } from '../base';
@@ -168,6 +169,7 @@ export const TitleForm = form({
   placeBy: placeByField('order', PLACES, 'a letter'),
   spread: spreadField(),
   ...matterFields(true, 'layer'),
+  lines: linesField(),
   ...standingFields,
   ...layerSeed,
 });

@@ -131,6 +131,7 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
     lineWidth: 0,
     matter: layer.matter,
     pattern: layer.pattern,
+    lines: layer.lines,
     sprite: 0,
     cut: layer.edge === 'none' ? null : outOfEdge(layer, standing(layer, world, phase)),
   }),

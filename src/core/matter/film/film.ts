@@ -1,7 +1,7 @@
-import { animated, form, integer, tag, type ValueOf } from '../../forms';
+import { animated, form, tag, type ValueOf } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
 import { MATTER_HEADING, surfaceFields, surfaceValues, type MatterDefinition } from '../definition';
-import { RUN } from '../pattern/definition';
+import { evolving, RUN } from '../pattern/definition';
 
 const group = MATTER_HEADING;
 const nanometres = { unit: 'nm', min: 0, max: 5000, decimals: 0, group };
@@ -43,24 +43,7 @@ const FilmForm = form({
     group,
     hint: 'About the distance from streak to streak.',
   }),
-  cycles: integer(2, {
-    label: 'Evolves',
-    unit: 'cycles per lap',
-    min: 0,
-    max: 64,
-    comfort: 8,
-    group,
-    hint: 'Most whole cycles of its streaks in a lap.',
-  }),
-  runs: integer(0, {
-    label: 'Runs down',
-    unit: 'times per lap',
-    min: -32,
-    max: 32,
-    comfort: 4,
-    group,
-    hint: 'How often its streaks run down by eight of them, after which they are as before.',
-  }),
+  ...evolving(group, { evolves: 'of its streaks', runs: 'How often its streaks run down by eight of them' }),
   ...surfaceFields(0.06),
 });
 export type Film = ValueOf<typeof FilmForm>;

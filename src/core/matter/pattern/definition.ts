@@ -10,6 +10,7 @@ import {
   seed,
   type Condition,
   type Form,
+  type Heading,
 } from '../../forms';
 import type { FileRef } from '../../kept';
 import type { Animated } from '../../time/animated';
@@ -92,16 +93,16 @@ export const lyingFields = (patch: { own: number; metres: number; view: number; 
   }),
 });
 
-/** How a pattern that is made of noise moves, and that bodies may have their own. */
-export const noiseFields = {
+/** How noise on matter moves over the lap. @param under the heading of its rows @param what evolves and runs */
+export const evolving = (under: Heading, what: { evolves: string; runs: string }) => ({
   cycles: integer(2, {
     label: 'Evolves',
     unit: 'cycles per lap',
     min: 0,
     max: 64,
     comfort: 8,
-    group,
-    hint: 'Most whole cycles that a place goes through in a lap; 0 stands still.',
+    group: under,
+    hint: `Most whole cycles ${what.evolves} in a lap; 0 stands still.`,
   }),
   runs: integer(0, {
     label: 'Runs down',
@@ -109,8 +110,16 @@ export const noiseFields = {
     min: -32,
     max: 32,
     comfort: 4,
-    group,
-    hint: 'How often it runs down by eight patches, after which it is as before; below 0 it rises.',
+    group: under,
+    hint: `${what.runs}, after which it is as before; below 0 it rises.`,
+  }),
+});
+
+/** How a pattern that is made of noise moves, and that bodies may have their own. */
+export const noiseFields = {
+  ...evolving(group, {
+    evolves: 'that a place goes through',
+    runs: 'How often it runs down by eight patches',
   }),
   vary: flag(true, {
     label: 'Each its own',

@@ -75,4 +75,8 @@ void main() {
   }
 #endif
   keep(m, b.n, -vView.z, partly, vBlur);
+#ifdef ALONE
+  // it hides lines, and is not seen
+  outSurface.w = 1e9;
+#endif
 }

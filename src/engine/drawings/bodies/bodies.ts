@@ -20,8 +20,10 @@ import { SortProgram } from '../../seen/sorter';
 import { bodyUniforms, phaseAt, setMatter, showLit } from '../uniforms';
 import backsFragment from './backs.frag.glsl?raw';
 import fragment from './bodies.frag.glsl?raw';
+import elementSource from './element.glsl?raw';
 import panelFragment from './panel.frag.glsl?raw';
 import panelVertex from './panel.vert.glsl?raw';
+import { BodyLines } from './lines';
 import { panelConstants, PicturedBodies } from './pictured';
 import sortSource from './sort.glsl?raw';
 import vertex from './bodies.vert.glsl?raw';
@@ -64,14 +66,18 @@ function errorsOf([finest, ...coarser]: readonly Detail[], bent: boolean): THREE
   return new THREE.Vector4().fromArray([...errors, -1, -1, -1, -1]);
 }
 
-/** What the programs of some bodies must know besides their elements: whether these are cut off at an edge, blurred, hang on the camera, or show a picture. */
-const headOf = ({ element }: Pipeline, cut: boolean, rides: Riding | null, pictured: boolean): string =>
+/** What the programs of some bodies must know besides their elements: whether these are cut off at an edge, blurred, hang on the camera, show a picture, or only hide lines. */
+const headOf = (
+  { element }: Pipeline,
+  { cut, rides, pictured, alone }: { cut: boolean; rides: Riding | null; pictured: boolean; alone: boolean },
+): string =>
   [
     element.some(({ kernel }) => writes(kernel, 'blur')) && rides !== 'over' ? 'BLURS' : '',
     cut ? 'CUT' : '',
     rides ? 'RIDES' : '',
     rides === 'over' ? 'OVER' : '',
     pictured ? 'PICTURED' : '',
+    alone ? 'ALONE' : '',
   ]
     .map((name) => (name === '' ? '' : `#define ${name}\n`))
     .join('');
@@ -97,9 +103,12 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const picture = pictured ? new PicturedBodies(gpu, screens, pictured, first, count) : null;
     const uniforms = { ...view, ...own, ...covered.uniforms, ...feed.uniforms, ...picture?.uniforms };
     const composed = vertexProgram(pipeline) + viewSource;
+    const placed = composed + elementSource;
     const side = mesh.open || cut ? THREE.DoubleSide : THREE.FrontSide;
-    const says = headOf(pipeline, cut, rides, picture !== null) + (mesh.open ? '#define OPEN\n' : '');
-    const shader = says + composed + coverVertex(made.cover) + (picture ? panelVertex : '') + vertex;
+    const says =
+      headOf(pipeline, { cut, rides, pictured: picture !== null, alone: made.alone }) +
+      (mesh.open ? '#define OPEN\n' : '');
+    const shader = says + placed + coverVertex(made.cover) + (picture ? panelVertex : '') + vertex;
     const shows = picture ? panelConstants + panelFragment : '';
     const materials = ['#define ENTIRE\n', ENTIRELY].map((head) =>
       matterMaterial(made, [shader, says + noiseSource + head + shows + fragment], uniforms, side),
@@ -114,6 +123,10 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const sort = (bent ? '#define BENT\n' : '') + ENTIRELY + composed + sidesSource + sortSource;
     const program = new SortProgram(sort, uniforms, null);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), materials[0].material);
+    const lines =
+      made.lines === 'none'
+        ? null
+        : new BodyLines(gpu, mesh, details, says + BodyLines.noise(composed) + placed, uniforms, made.lines === 'wire');
     const seen: THREE.InstancedBufferGeometry[][] = [];
     let welds: readonly Detail[] | null = null;
     /** as lights see it, which do not ask which way it faces */
@@ -137,6 +150,11 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
           const as = moment < VIEW_MOMENTS || pictured ? details : outlines();
           const geometries = (seen[moment] ??= materials.flatMap(() => geometriesOf(mesh, as)));
           geometries.forEach((geometry, k) => {
+            fillAttribute(geometry, 'aElement', pairs.subarray(2 * starts[k], 2 * starts[k + 1]), 2);
+            geometry.instanceCount = starts[k + 1] - starts[k];
+          });
+          if (!lines || moment >= VIEW_MOMENTS) return;
+          lines.of(moment, geometries.length).forEach((geometry, k) => {
             fillAttribute(geometry, 'aElement', pairs.subarray(2 * starts[k], 2 * starts[k + 1]), 2);
             geometry.instanceCount = starts[k + 1] - starts[k];
           });
@@ -165,6 +183,11 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
           gpu.stage.draw(gpu.renderer, object, target);
         }
       },
+      ...(lines && {
+        drawLines(target: THREE.WebGLRenderTarget): void {
+          lines.draw(now, target, covered.uniforms.uLineHidden.value > 0);
+        },
+      }),
       drawBacks(_at, target) {
         if (!backs) return;
         object.material = backs;
@@ -177,6 +200,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       dispose() {
         picture?.dispose();
         backs?.dispose();
+        lines?.dispose();
         feed.dispose();
         program.dispose();
         for (const geometry of seen.flat()) geometry.dispose();

@@ -1,9 +1,12 @@
 import * as THREE from 'three';
 import type { Layer } from '../../../core/layers/kinds';
-import { matterOf, type Matter } from '../../../core/matter/kinds';
+import type { DrawingLook } from '../../../core/layers/drawing';
+import { drawsLines, lineValues, type Lines } from '../../../core/lines/lines';
+import { matterOf } from '../../../core/matter/kinds';
 import { covers, isGlued, patternOf, type Pattern } from '../../../core/matter/pattern/kinds';
 import { drivesAt, evolution } from '../../../core/matter/pattern/setting';
 import type { Piece } from '../../../core/piece/schema';
+import { evaluateAnimated } from '../../../core/time/animated';
 import { sizeAt } from '../../../core/pictures/raster';
 import { aspectOf, lyingOf, type Lying } from '../../../core/world/pattern';
 import type { Gpu } from '../../gl/gpu';
@@ -25,6 +28,7 @@ export const coverOf = (pattern: Pattern | undefined): Cover =>
 export class Covered {
   private readonly array: PictureArray;
   private readonly colours = gradientRows(2);
+  private readonly ink = gradientRows(1);
   private readonly numbers = new Map<string, number>();
   readonly uniforms;
 
@@ -42,6 +46,9 @@ export class Covered {
       uPatternChoice: { value: [0, 0, 0] },
       uPatternDrives: { value: [new THREE.Vector4(), new THREE.Vector4()] },
       uMatterColours: { value: this.colours },
+      uLines: { value: [new THREE.Vector4(), new THREE.Vector4(), new THREE.Vector4()] },
+      uLineInk: { value: this.ink },
+      uLineHidden: { value: 0 },
       uPatternPicture: { value: this.array.texture },
       uThenPlace: { value: null as THREE.Texture | null },
       uThenTurn: { value: null as THREE.Texture | null },
@@ -57,12 +64,13 @@ export class Covered {
   at(
     piece: Piece,
     layer: Layer,
-    { matter, pattern }: { matter: Matter; pattern?: Pattern },
+    { matter, pattern, lines }: Pick<DrawingLook, 'matter' | 'pattern' | 'lines'>,
     phase: number,
     then: (phase: number) => readonly THREE.Texture[],
   ): void {
     const u = this.uniforms;
     fillRows(this.colours, 0, matterOf(matter.kind).colours?.(matter) ?? null, phase);
+    if (drawsLines(lines)) this.draw(lines, phase);
     if (!pattern || !covers(pattern)) return;
     fillRows(this.colours, 1, pattern.colours, phase);
     const lying = lyingOf(piece, layer, pattern, phase, this.ofBodies);
@@ -78,6 +86,14 @@ export class Covered {
     u.uPatternDrives.value[1].set(shines, relief, Number(vary), aspectOf(pattern));
     this.glue(lying, then);
     if (pattern.kind === 'picture') this.show(pattern.file);
+  }
+
+  private draw(lines: Lines, phase: number): void {
+    const u = this.uniforms;
+    const values = lineValues(lines, phase);
+    u.uLines.value.forEach((four, i) => four.fromArray(values, i * 4));
+    fillRows(this.ink, 0, lines.inks, phase);
+    u.uLineHidden.value = evaluateAnimated(lines.hidden, phase);
   }
 
   private glue({ since, ahead }: Lying, then: (phase: number) => readonly THREE.Texture[]): void {
@@ -107,5 +123,6 @@ export class Covered {
   dispose(): void {
     this.array.dispose();
     this.colours.dispose();
+    this.ink.dispose();
   }
 }
