@@ -52,6 +52,23 @@ await page.getByText(/join .* score/).waitFor({ timeout: 300_000 });
 await shoot('seam');
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
+await open('Buoy ring');
+await final();
+const covers = page.getByRole('button', { name: /^Covered with:/ });
+await covers.scrollIntoViewIfNeeded();
+await covers.click();
+await page.getByRole('option', { name: 'Salt' }).locator('img').waitFor({ timeout: 240_000 });
+await shoot('matter');
+await page.keyboard.press('Escape');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
+await open('Pier in ink');
+await goTo(40);
+await page.getByRole('button', { name: 'Draws' }).scrollIntoViewIfNeeded();
+await final();
+await shoot('lines');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
 await open('Harbour boards');
 await goTo(120);
 await page.getByRole('group', { name: 'Shows', exact: true }).scrollIntoViewIfNeeded();
