@@ -63,7 +63,7 @@ export function FileField({ label, of, value, onChange }: Props) {
           </span>
           <ChevronDown size={14} aria-hidden />
         </Button>
-        <Popover className={`${menu.popover} ${styles.list}`} placement="bottom end">
+        <Popover className={`${menu.popover} ${styles.list}`} placement="left top">
           <FileChoices
             of={of}
             files={there}

@@ -144,8 +144,12 @@ export interface Driven {
   relief: Animated;
 }
 
-/** What a pattern does to matter. @param colours at first @param as it is at first */
-export const drivingFields = (colours: readonly string[], as: { colour: number; relief: number }) => ({
+/** What a pattern does to matter. @param colours at first @param as it is at first @param when its colours count */
+export const drivingFields = (
+  colours: readonly string[],
+  as: { colour: number; relief: number },
+  when: readonly Condition[] = [],
+) => ({
   level: animated(0.5, {
     label: 'Level',
     min: -1,
@@ -172,6 +176,7 @@ export const drivingFields = (colours: readonly string[], as: { colour: number; 
   colours: gradient(colours, {
     label: 'Its colours',
     group,
+    when,
     hint: 'Colours from the pattern’s low values to its high ones.',
   }),
   roughens: animated(0, {

@@ -1,4 +1,5 @@
 import { choice, file, flag, form, tag, type ValueOf } from '../../../forms';
+import { stockFile } from '../../../kept';
 import { drivingFields, lyingFields, PATTERN_HEADING, type PatternDefinition } from '../definition';
 
 /** The numbers of how a picture is put on, for the program. */
@@ -6,7 +7,7 @@ export const PUT_ON = { front: 0, sides: 1, around: 2 } as const;
 
 const PictureForm = form({
   kind: tag('picture'),
-  file: file('picture', null, {
+  file: file('picture', stockFile('Weathered planks'), {
     label: 'Picture',
     group: PATTERN_HEADING,
     hint: 'A picture that ships, or one of your own.',
@@ -42,7 +43,7 @@ const PictureForm = form({
       hint: 'The picture’s own, or those that the gradient gives its dark and bright.',
     },
   ),
-  ...drivingFields(['#0d1218', '#6b7f86', '#f4ead6'], { colour: 1, relief: 0 }),
+  ...drivingFields(['#0d1218', '#6b7f86', '#f4ead6'], { colour: 1, relief: 0 }, [{ field: 'own', is: ['gradient'] }]),
 });
 export type Picture = ValueOf<typeof PictureForm>;
 
