@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { choice, heading, listOf, picture, seed, stored, type Condition, type Heading } from '../forms';
 import { TREATMENTS, treatmentOf, type Treatment } from '../treatments/kinds';
+import type { Lines } from '../lines/lines';
 import { newMatter, type Matter } from '../matter/kinds';
+import type { Pattern } from '../matter/pattern/kinds';
 
 /** Fields every layer has. */
 export const layerBase = {
@@ -51,3 +53,13 @@ export const spriteOf = (layer: { sprite: keyof typeof SPRITE_INDEX; picture: st
 
 /** Matter of layers that have no fields for it: a dark wall. */
 export const DARK: Matter = newMatter('plain', { rough: 0.6, glowing: 1 });
+
+/** How bodies look that are what their layer says. */
+export const bodyLook = ({ matter, pattern, lines }: { matter: Matter; pattern: Pattern; lines: Lines }) => ({
+  softness: 0,
+  lineWidth: 0,
+  sprite: 0,
+  matter,
+  pattern,
+  lines,
+});

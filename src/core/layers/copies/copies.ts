@@ -15,6 +15,7 @@ import type { World } from '../../elements/world';
 import { fitNoise } from '../../noise/fit';
 import { sourceMesh, sourceOf, sourceTurnStep, type SourceName } from '../../solids/source';
 import { piecesOf } from '../../treatments/kinds';
+import { bodyLook } from '../base';
 import type { LayerDefinition } from '../definition';
 import type { Drawing } from '../drawing';
 import { copiesKernel, copiesPlace, type CopiesValues } from './copies.gen';
@@ -72,14 +73,7 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
     ];
   },
   structure: (layer) => [...sourceOf(layer), piecesOf(layer.treatments), placesKey(layer)],
-  look: (layer) => ({
-    softness: 0,
-    lineWidth: 0,
-    matter: layer.matter,
-    pattern: layer.pattern,
-    lines: layer.lines,
-    sprite: 0,
-  }),
+  look: bodyLook,
   gradient: (layer) => layer.gradient,
   light: () => 1,
   extent(layer, context: World) {

@@ -6,6 +6,7 @@ import { SPECIES } from '../../plants/species';
 import { box } from '../../solids/box';
 import { capsule, cone, sphere } from '../../solids/lathe';
 import { finishMesh, type Mesh } from '../../solids/mesh';
+import { bodyLook } from '../base';
 import type { LayerDefinition } from '../definition';
 import { plantsKernel, plantsPlace, type PlantsValues } from './plants.gen';
 import { scatterPlants, type Scattered } from './scatter';
@@ -134,14 +135,7 @@ export const plants: LayerDefinition<PlantsLayer, PlantsValues> = {
     });
   },
   structure: (layer) => [slots(layer)],
-  look: (layer) => ({
-    softness: 0,
-    lineWidth: 0,
-    matter: layer.matter,
-    pattern: layer.pattern,
-    lines: layer.lines,
-    sprite: 0,
-  }),
+  look: bodyLook,
   gradient: (layer) => layer.gradient,
   light: () => 1,
   extent(layer, context) {

@@ -1,3 +1,4 @@
+import { bodyLook } from '../base';
 import { isEven } from '../../colour/animated';
 import {
   arrangedLayer,
@@ -177,12 +178,7 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
     placesKey(layer),
   ],
   look: (layer, _world, phase) => ({
-    softness: 0,
-    lineWidth: 0,
-    matter: layer.matter,
-    pattern: layer.pattern,
-    lines: layer.lines,
-    sprite: 0,
+    ...bodyLook(layer),
     panel: panelLook(layer, phase),
   }),
   gradient: (layer) => layer.gradient,

@@ -7,6 +7,7 @@ import { evaluateAnimated } from '../../time/animated';
 import { wholeFrame } from '../../time/exposure';
 import { FONTS } from '../../type/font';
 import { MARKS } from '../../type/mark';
+import { bodyLook } from '../base';
 import type { LayerDefinition } from '../definition';
 import type { Mesh } from '../../solids/mesh';
 import type { Drawing } from '../drawing';
@@ -127,12 +128,7 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
     piecesOf(layer.treatments),
   ],
   look: (layer, world, phase) => ({
-    softness: 0,
-    lineWidth: 0,
-    matter: layer.matter,
-    pattern: layer.pattern,
-    lines: layer.lines,
-    sprite: 0,
+    ...bodyLook(layer),
     cut: layer.edge === 'none' ? null : outOfEdge(layer, standing(layer, world, phase)),
   }),
   gradient: (layer) => layer.gradient,
