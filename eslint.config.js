@@ -31,6 +31,7 @@ const CORE = [
     'treatments',
     'layers',
     'flight',
+    'air',
     'look',
     'deliveries',
   ],

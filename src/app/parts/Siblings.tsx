@@ -11,7 +11,7 @@ import styles from './Siblings.module.css';
 interface Props {
   form: Kin['form'];
   path: PiecePath;
-  group?: Kin['group'];
+  groups?: Kin['groups'];
 }
 
 /** Near ones first, then farther and bolder. */
@@ -25,7 +25,7 @@ interface Sibling {
 }
 
 /** A fan of siblings of one thing of the piece around the present one. Picking one adopts it and fans out anew around it. */
-export function Siblings({ form, path, group }: Props) {
+export function Siblings({ form, path, groups }: Props) {
   const piece = usePiece();
   const frame = useBench((state) => state.status?.frameIndex ?? 0);
   // the fan stands around what was there when it was opened or chosen, not around every drag
@@ -43,7 +43,7 @@ export function Siblings({ form, path, group }: Props) {
       const wander = { seed: around.seed * 97 + i, boldness };
       return {
         boldness,
-        value: siblingOf(own, { form, steps: stepsBelow(around.piece, where), group }, wander),
+        value: siblingOf(own, { form, steps: stepsBelow(around.piece, where), groups }, wander),
         picture: null,
       };
     });
@@ -75,7 +75,7 @@ export function Siblings({ form, path, group }: Props) {
     };
     // the form belongs to the thing at the path
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [around, key, group]);
+  }, [around, key, groups]);
 
   const pick = (sibling: Sibling): void => {
     const next = mendValues(setAt(piece, path, sibling.value));

@@ -1,3 +1,4 @@
+import { airFields, AIR_HEADINGS } from '../air/form';
 import { animated, colour, form, heading, listOf, number, type ValueOf } from '../forms';
 import { effectOf, EFFECTS, effectsTrouble, standardEffects, type Effect } from './effects/kinds';
 import { lightName, LIGHTS, lightsTrouble, MOST_LIGHTS, standardLights, type Light } from './lights/kinds';
@@ -6,7 +7,8 @@ const back = heading('Background');
 const air = heading('Air');
 const rig = heading('All lights');
 
-export const LOOK_HEADINGS = { back, air, rig };
+/** The cards of the look, and what each has. */
+export const LOOK_HEADINGS = { back: [back], air: [air, AIR_HEADINGS.mist, AIR_HEADINGS.lit], rig: [rig] } as const;
 
 export const LOOK = form({
   background: colour('#04070a', {
@@ -66,6 +68,7 @@ export const LOOK = form({
     group: air,
     hint: 'How far the world is repeated ahead; it fades out over the last fifth.',
   }),
+  ...airFields,
   nearFade: number(0.35, {
     label: 'Near fade',
     unit: 'm',

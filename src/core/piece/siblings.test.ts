@@ -97,7 +97,7 @@ describe('siblings', () => {
     const flight = FLIGHT.schema.parse({});
     const moved = siblingOf(
       flight,
-      { form: FLIGHT, steps: () => ({}), group: FLIGHT_HEADINGS.lens },
+      { form: FLIGHT, steps: () => ({}), groups: [FLIGHT_HEADINGS.lens] },
       { seed: 4, boldness: 1 },
     );
     expect(moved.route).toEqual(flight.route);

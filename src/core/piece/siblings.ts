@@ -17,8 +17,8 @@ export interface Kin {
   form: Form;
   /** steps that fields of a part keep */
   steps(part: Part): Readonly<Record<string, number>>;
-  /** only fields under this heading, of the thing itself */
-  group?: Heading | undefined;
+  /** only fields under these headings, of the thing itself */
+  groups?: readonly Heading[] | undefined;
 }
 
 class Dice {
@@ -102,13 +102,19 @@ function moved(value: unknown, control: Control, step: number, boldness: number,
   }
 }
 
-function wanderedPart(part: Part, { steps, group }: Kin, wander: Wander): object {
+function wanderedPart(part: Part, { steps, groups }: Kin, wander: Wander): object {
   const dice = new Dice(wander.seed);
   const step = steps(part);
   const changes: Record<string, unknown> = {};
   for (const [name, { control, schema }] of Object.entries(part.form.fields)) {
     const [chosen, by, other] = [dice.next(), dice.next() * wander.boldness, dice.next()];
-    if (!control || control.kept || !isShown(control, part.value) || (group && control.group !== group)) continue;
+    if (
+      !control ||
+      control.kept ||
+      !isShown(control, part.value) ||
+      (groups && !(control.group && groups.includes(control.group)))
+    )
+      continue;
     // near ones change few values, bold ones most
     if (Math.abs(chosen) > 0.25 + 0.5 * wander.boldness) continue;
     const next = moved(valueAt(part.value, name), control, step[name] ?? 0, wander.boldness, by, other);
@@ -127,7 +133,7 @@ export const siblingOf = <T extends object>(whole: T, kin: Kin, wander: Wander):
     const index = part.path.at(-1);
     // each part of a list, and one whose kind can be chosen, wanders by itself, as far as the whole; others stay
     const chosen = part.above.form.fields[String(index)]?.parts?.remade !== undefined;
-    if (!(typeof index === 'number' || chosen) || kin.group) return part.value;
+    if (!(typeof index === 'number' || chosen) || kin.groups) return part.value;
     const own = typeof index === 'number' ? index + 1 : 0;
     return wanderedPart(part, kin, { seed: wander.seed * 31 + own, boldness: wander.boldness });
   });

@@ -3,6 +3,7 @@ import { within } from '../../core/layers/drawing';
 import { definitionOf, type Layer } from '../../core/layers/kinds';
 import type { Piece } from '../../core/piece/schema';
 import { frameAt } from '../../core/time/lap';
+import { isSeen } from '../air/air';
 import type { Behind, Drawn, DrawingMeans, LightDrawn, MatterDrawn } from '../drawings/drawing';
 import type { LayerFrame, Moment, Phases } from '../layer/frame';
 import { GpuLayer } from '../layer/gpuLayer';
@@ -44,7 +45,7 @@ export interface ShownLayers {
   thins: boolean;
   /** whether it has shapes that may be coarser */
   coarsens: boolean;
-  /** whether something can hide what is behind it, in this frame or another: a sky is behind everything in every pass too */
+  /** whether something can hide what is behind it, in this frame or another: a sky is behind everything in every pass too, and air before it */
   solid: boolean;
 }
 
@@ -102,6 +103,7 @@ export class HeldLayers {
     const shown = shownOf(
       moved.filter(([, { layer }]) => !layer.hidden),
       shot,
+      isSeen(piece),
     );
     this.sorter.sort(jobsOf([...shown.matter, ...shown.glass, ...shown.light]));
     return shown;
@@ -127,7 +129,7 @@ const jobsOf = (shown: readonly (ShownMatter | ShownLight)[]): SortJob[] =>
 /** Particles under this number take no time worth having. */
 const MANY = 2000;
 
-function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLayers {
+function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot, air: boolean): ShownLayers {
   let behind: Behind | null = null;
   const matter: ShownMatter[] = [];
   const glass: ShownMatter[] = [];
@@ -154,7 +156,7 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot): ShownLa
     });
   }
   const thins = light.reduce((sum, { drawn }) => sum + (drawn.thins ?? 0), 0) >= MANY;
-  const solid = layers.some(([{ drawn }]) => drawn.some(({ stage }) => stage !== 'light'));
+  const solid = air || layers.some(([{ drawn }]) => drawn.some(({ stage }) => stage !== 'light'));
   const coarsens = [...matter, ...glass].some(({ drawn }) => drawn.sorting !== undefined);
   const things = boxAround(
     layers.filter(([{ drawn }]) => drawn.some(({ stage }) => stage === 'matter')).map(([, frame]) => frame),

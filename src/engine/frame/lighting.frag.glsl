@@ -2,19 +2,15 @@
 // and counts by the share of the pass. Three programs, each drawn over the tiles in which there is something for it, because
 // without a graphics card both sides of a condition are worked out for every pixel. By MARK: 0 what is behind everything, two
 // colours from the middle of the picture to its corners; 1 a sky instead; 2 plain matter; 3 matter whose light is known.
-// Needs frame/view.glsl and matter/shine.glsl with all that that needs.
+// Needs frame/view.glsl, frame/pixel.glsl, air/veil.glsl and matter/shine.glsl with all that that needs.
 uniform sampler2D uMatter;
 uniform sampler2D uMatterColour;
 uniform sampler2D uMatterManner;
 uniform vec3 uCentre;
 uniform vec3 uEdge;
 uniform vec3 uFogColour;
-uniform mat4 uView;
-uniform vec2 uLens;
-uniform vec2 uJitter;
 uniform float uShare;
 uniform float uKeepDepth;   // 1 where alpha is to be the depth in metres, less than 0 of what is only partly there
-in vec2 vUv;
 out vec4 outLight;
 
 #if MARK == 0
@@ -36,12 +32,6 @@ vec3 direction(vec2 p) {
   return normalize(n);
 }
 
-// where in the view a pixel's matter is, seen from this pass's point of the lens
-vec3 placeAt(float d) {
-  vec2 xy = ((vUv - 0.5) * uPicture - uJitter) * (over(d) / uPixelFocal);
-  return vec3(xy - uLens * ((d - uFocus) / over(uFocus)), -d);
-}
-
 // the depth before the focus at which the lens alone would blur as much as it does at a depth, and so many metres more; less than
 // 0 of what is sharp wherever it is
 float asBlurred(float depth, float soft) {
@@ -58,7 +48,7 @@ void main() {
   float depth = surface.w;
 #if MARK < 2
   if (depth < 1e8) discard;
-  outLight = vec4(behind() * uShare, uKeepDepth * depth);
+  outLight = vec4(veiled(behind(), 2e4) * uShare, uKeepDepth * depth);
 #else
   if (depth > 1e8 || (surface.z > 0.5) != (MARK == 2)) discard;
   vec4 colour = texelFetch(uMatterColour, px, 0);
@@ -72,6 +62,6 @@ void main() {
 #else
   vec3 light = colour.rgb;
 #endif
-  outLight = vec4(mix(uFogColour, light, clearAir(depth) * presence(depth)) * uShare, uKeepDepth * asBlurred(depth, manner.w) * (1.0 - 2.0 * manner.z));
+  outLight = vec4(veiled(mix(uFogColour, light, clearAir(depth) * presence(depth)), depth) * uShare, uKeepDepth * asBlurred(depth, manner.w) * (1.0 - 2.0 * manner.z));
 #endif
 }

@@ -1,6 +1,7 @@
 import * as THREE from 'three';
 import { colourAt } from '../../core/colour/animated';
 import type { Piece } from '../../core/piece/schema';
+import { LitAir, VEIL } from '../air/air';
 import { Stars } from '../drawings/dome/stars';
 import type { Gpu } from '../gl/gpu';
 import { ADDITIVE, bareGeometry, fullscreenMaterial, rawMaterial } from '../gl/quad';
@@ -34,6 +35,7 @@ export class Sum {
   private readonly stars: Stars;
   private readonly lens: FewPassLens;
   private readonly glass: GlassStage;
+  private readonly air: LitAir;
   private readonly resolve: THREE.RawShaderMaterial;
 
   constructor(
@@ -46,7 +48,7 @@ export class Sum {
     const lighting = (mark: Mark): LitProgram => {
       const head = `${tile}#define MARK ${MARKS[mark]}\n`;
       const source = (...lights: Parameters<typeof shadingSource>): string =>
-        head + viewSource + shadingSource(...lights) + lightingFragment;
+        head + viewSource + VEIL + shadingSource(...lights) + lightingFragment;
       return new LitProgram(rawMaterial(head + tilesVertex, source([]), uniforms, ADDITIVE), source);
     };
     this.lighting = {
@@ -58,6 +60,7 @@ export class Sum {
     this.stars = new Stars(gpu, view);
     this.lens = new FewPassLens(gpu, view);
     this.glass = new GlassStage(gpu, view);
+    this.air = new LitAir(gpu, view);
     this.resolve = fullscreenMaterial(resolveFragment, {
       uFull: { value: null },
       uHalf: { value: null },
@@ -76,6 +79,7 @@ export class Sum {
     this.background.uCentre.value.set(...colourAt(look.background, phase));
     this.background.uEdge.value.set(...colourAt(look.backgroundEdge, phase));
     this.lighting.plain.light(piece);
+    this.air.light(piece);
   }
 
   /** Empties the targets that light is drawn into. */
@@ -126,13 +130,15 @@ export class Sum {
     this.marks.uTileMarks.value = null;
     if (sky && view.uStars.value.x > 0) this.stars.draw(to);
     if (beneath) this.glass.end(seenThrough, t, through ?? levels[0], through ? 1 : 1 / passes, through !== null);
-    view.uShare.value = 1 / passes;
-    if (through) this.lens.end(levels[0]);
     if (beneath) {
       // what is added as light is seen through glass
       [view.uMatter.value] = matter.textures;
       view.uSoftHiding.value = 0;
     }
+    view.uShare.value = through ? 1 : 1 / passes;
+    this.air.draw(through ?? levels[0]);
+    view.uShare.value = 1 / passes;
+    if (through) this.lens.end(levels[0]);
     view.uSolid.value = true;
   }
 
@@ -157,6 +163,7 @@ export class Sum {
     this.resolve.dispose();
     this.stars.dispose();
     this.lens.dispose();
+    this.air.dispose();
     this.glass.dispose();
   }
 }

@@ -4,6 +4,7 @@ import { bladesAt } from '../../core/flight/form';
 import type { LensPass } from '../../core/lens/cells';
 import type { Piece } from '../../core/piece/schema';
 import { evaluateAnimated } from '../../core/time/animated';
+import { airUniforms, setAir } from '../air/air';
 import { skyUniforms } from '../drawings/dome/sky';
 import { panoramaUniforms } from '../lights/panorama/textures';
 import { lightUniforms, setLights } from '../lights/table';
@@ -21,6 +22,7 @@ const FEW_PASSES = 2;
 /** What every drawing knows of the camera, the air and the light of a frame, by the names the programs give it. */
 export const makeView = () => ({
   ...skyUniforms(),
+  ...airUniforms(),
   ...lightUniforms(),
   ...panoramaUniforms(),
   ...shadowUniforms(),
@@ -105,12 +107,9 @@ export function setPass(view: View, piece: Piece, shot: Shot, { lens, index, tot
   );
   view.uTime.value = lens.t;
   const { frames } = piece.lap;
-  setLights(
-    view,
-    piece,
-    total === 1 ? shot.phase : shot.openPhase + (shot.closePhase - shot.openPhase) * lens.t,
-    shot.phase * frames,
-  );
+  const phase = total === 1 ? shot.phase : shot.openPhase + (shot.closePhase - shot.openPhase) * lens.t;
+  setLights(view, piece, phase, shot.phase * frames);
+  setAir(view, piece, phase);
   const slices = solid ? total : Math.min(total, SMALL_SLICES);
   view.uSmallSlices.value = slices;
   view.uShare.value = 1 / total;

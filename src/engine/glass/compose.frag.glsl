@@ -1,5 +1,5 @@
 // The light of a pass with its glass: what is lit behind it, or that of the glass where there is some, in the air between. Counts by the
-// share of the pass. Needs frame/view.glsl.
+// share of the pass. Needs frame/view.glsl and air/veil.glsl.
 uniform sampler2D uBehind;
 uniform sampler2D uGlass;
 uniform sampler2D uGlassColour;
@@ -17,6 +17,6 @@ void main() {
     vec3 light = texelFetch(uGlassColour, px, 0).rgb;
     float partly = texelFetch(uGlassManner, px, 0).z;
     // what is behind it has come through all of the air already
-    outLight = vec4(mix(uFogColour, light, clearAir(depth) * presence(depth)) * uShare, uKeepDepth * depth * (1.0 - 2.0 * partly));
+    outLight = vec4(veiled(mix(uFogColour, light, clearAir(depth) * presence(depth)), depth) * uShare, uKeepDepth * depth * (1.0 - 2.0 * partly));
   }
 }

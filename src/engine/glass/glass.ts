@@ -1,4 +1,5 @@
 import * as THREE from 'three';
+import { VEIL } from '../air/air';
 import type { ShownMatter } from '../frame/layers';
 import type { View } from '../frame/view';
 import viewSource from '../frame/view.glsl?raw';
@@ -57,7 +58,7 @@ export class GlassStage {
   ) {
     const uniforms = { ...view, ...this.own };
     this.copy = fullscreenMaterial(viewSource + copyFragment, uniforms);
-    this.compose = fullscreenMaterial(viewSource + composeFragment, uniforms, ADDITIVE);
+    this.compose = fullscreenMaterial(viewSource + VEIL + composeFragment, uniforms, ADDITIVE);
   }
 
   /** Where the light of a pass goes, with the depth in alpha, before its glass is drawn. */

@@ -8,6 +8,7 @@ import { lobesTexture } from './softBox/softBox';
 /** The table of the lights, as every shader knows it that shades matter. */
 export const lightUniforms = () => ({
   uLights: { value: Array.from({ length: MOST_ROWS * LIGHT_ROWS }, () => new THREE.Vector4()) },
+  uBeams: { value: new Float32Array(MOST_ROWS) },
   uSurround: { value: 1 },
   uLobes: { value: lobesTexture() },
 });
@@ -18,7 +19,7 @@ export const lightUniforms = () => ({
  * @param frame of the lap, not rounded: on which a light that shines for a stretch is on or not
  */
 export function setLights(
-  { uLights, uSurround }: Pick<ReturnType<typeof lightUniforms>, 'uLights' | 'uSurround'>,
+  { uLights, uBeams, uSurround }: Pick<ReturnType<typeof lightUniforms>, 'uLights' | 'uBeams' | 'uSurround'>,
   piece: Piece,
   phase: number,
   frame: number,
@@ -32,6 +33,7 @@ export function setLights(
     rows[3].set(own[0] ?? 0, own[1] ?? 0, own[2] ?? 0, own[3] ?? 0);
     rows[4].set(own[4] ?? 0, own[5] ?? 0, own[6] ?? 0, own[7] ?? 0);
     rows[5].set(...side, shade);
+    uBeams.value[i] = light.beam ?? 0;
   });
   // what is around has a master of its own besides the one of all lights
   uSurround.value = piece.look.surround * evaluateAnimated(piece.look.rig, phase);

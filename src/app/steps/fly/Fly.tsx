@@ -1,4 +1,5 @@
 import { Eye, Move3d } from 'lucide-react';
+import { useMemo } from 'react';
 import { cameraPose } from '../../../core/world/camera';
 import { routeOf } from '../../../core/flight/routes/kinds';
 import { FLIGHT, FLIGHT_HEADINGS, flightSteps } from '../../../core/flight/form';
@@ -117,6 +118,7 @@ function FlyCard({ group }: { group: FlyGroup }) {
   const route = routeOf(piece.flight.route.kind);
   const heading = FLIGHT_HEADINGS[group];
   const shown = open === heading.label;
+  const groups = useMemo(() => [heading], [heading]);
   return (
     <Card
       title={heading.label}
@@ -124,9 +126,7 @@ function FlyCard({ group }: { group: FlyGroup }) {
       drawing={<FlyDrawing group={group} piece={piece} />}
       open={shown}
       kin={
-        group === 'route'
-          ? { form: route.form, path: ['flight', 'route'] }
-          : { form: FLIGHT, path: ['flight'], group: heading }
+        group === 'route' ? { form: route.form, path: ['flight', 'route'] } : { form: FLIGHT, path: ['flight'], groups }
       }
       onToggle={() => bench.patch({ open: shown ? null : heading.label })}
     >

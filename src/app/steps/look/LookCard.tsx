@@ -16,8 +16,15 @@ function summary({ look }: Piece, phase: number, group: LookGroup): string {
       return `${hexAt(look.background, phase)} to ${hexAt(look.backgroundEdge, phase)}`;
     case 'rig':
       return `${evaluateAnimated(look.rig, phase).toFixed(2)} × · around ${look.surround.toFixed(2)} ×`;
-    case 'air':
-      return `clear for ${evaluateAnimated(look.fogDistance, phase).toFixed(1)} m · drawn to ${look.reach.toFixed(0)} m`;
+    case 'air': {
+      const haze = evaluateAnimated(look.haze, phase);
+      return [
+        `clear for ${evaluateAnimated(look.fogDistance, phase).toFixed(1)} m`,
+        `drawn to ${look.reach.toFixed(0)} m`,
+        ...(look.mist === 'none' ? [] : [`mist up to ${evaluateAnimated(look.mistFloor, phase).toFixed(1)} m`]),
+        ...(haze > 0 ? [`haze ${haze.toFixed(3)}`] : []),
+      ].join(' · ');
+    }
   }
 }
 
@@ -26,7 +33,8 @@ export function LookCard({ group }: { group: LookGroup }) {
   const piece = usePiece();
   const open = useBench((state) => state.open);
   const phase = useBench((state) => state.status?.phase ?? 0);
-  const heading = LOOK_HEADINGS[group];
+  const groups = LOOK_HEADINGS[group];
+  const [heading] = groups;
   const shown = open === heading.label;
   return (
     <Boundary what={`The card ${heading.label}`} of={piece}>
@@ -35,10 +43,10 @@ export function LookCard({ group }: { group: LookGroup }) {
         summary={summary(piece, phase, group)}
         drawing={<LookDrawing name={group} look={piece.look} phase={phase} />}
         open={shown}
-        kin={{ form: LOOK, path: ['look'], group: heading }}
+        kin={{ form: LOOK, path: ['look'], groups }}
         onToggle={() => bench.patch({ open: shown ? null : heading.label })}
       >
-        <Inspector form={LOOK} path={['look']} groups={[heading]} />
+        <Inspector form={LOOK} path={['look']} groups={groups} />
       </Card>
     </Boundary>
   );

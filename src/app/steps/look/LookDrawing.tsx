@@ -48,6 +48,9 @@ export function LookDrawing({ name, look, phase }: { name: keyof typeof LOOK_HEA
           {[0, 1, 2, 3, 4].map((i) => (
             <path key={i} d={`M${4 + i * 9} ${5 + i * 1.5}v${22 - i * 3}`} opacity={1 - i * 0.2} />
           ))}
+          {look.mist === 'none' ? null : (
+            <path d="M2 25q5-4 10 0t10 0t10 0t10 0" stroke={hexAt(look.mistColour, phase)} strokeWidth="4" />
+          )}
         </svg>
       );
   }

@@ -30,6 +30,8 @@ export interface LightRecord {
   size?: number;
   /** metres at which it ends; 0 where it does not */
   reach?: number;
+  /** how much of it the air gives away, beside other lamps; none where that is not said */
+  beam?: number;
   /** eight numbers of the kind's own */
   own?: readonly number[];
   /** which of these, from 0, are turns or steps: by a whole one more they are the same */
@@ -140,6 +142,21 @@ export const dimmed = (colour: AnimatedColour, dimmer: Animated, phase: number):
   const given = evaluateAnimated(dimmer, phase);
   const [red, green, blue] = colourAt(colour, phase);
   return [red * given, green * given, blue * given];
+};
+
+const airy = heading('In the air', 1);
+
+/** How much of its beam is seen. */
+export const inAir = {
+  beam: animated(1, {
+    label: 'Beam',
+    unit: '×',
+    min: 0,
+    max: 100,
+    comfort: 3,
+    group: airy,
+    hint: 'How much of it shows in haze and mist, beside other lamps; 0 leaves the air dark.',
+  }),
 };
 
 /** Where it stands, as seen from what it lights, for a camera that looks ahead. */

@@ -1,6 +1,7 @@
 import * as THREE from 'three';
-import { joinSources } from '../../../core/kernel/kernel';
 import { sources as hashSources } from '../../../core/random/hash.gen';
+import { mistProgram } from '../../air/air';
+import viewSource from '../../frame/view.glsl?raw';
 import type { Gpu, Uniforms } from '../../gl/gpu';
 import { ADDITIVE, bareGeometry, rawMaterial } from '../../gl/quad';
 import fragment from './stars.frag.glsl?raw';
@@ -17,7 +18,7 @@ export class Stars {
     private readonly gpu: Gpu,
     uniforms: Uniforms,
   ) {
-    const program = `const int CELLS = ${CELLS};\n${joinSources(hashSources)}${vertex}`;
+    const program = `const int CELLS = ${CELLS};\n${viewSource}${mistProgram(hashSources)}${vertex}`;
     this.points = new THREE.Points(bareGeometry((2 * CELLS) ** 2), rawMaterial(program, fragment, uniforms, ADDITIVE));
   }
 

@@ -2,6 +2,7 @@ import * as THREE from 'three';
 import { CRISP_PX } from '../../frame/levels';
 import hidingSource from '../../frame/hiding.glsl?raw';
 import { LEVELS } from '../../frame/targets';
+import { mistProgram } from '../../air/air';
 import viewSource from '../../frame/view.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
 import type { Gpu, Uniforms } from '../../gl/gpu';
@@ -50,7 +51,10 @@ export class Lines implements Sorting {
     const all = { ...uniforms, ...this.lines };
     const line = head + viewSource + lineSource;
     const options = { ...ADDITIVE, side: THREE.DoubleSide };
-    this.mesh = new THREE.Mesh(quads(), rawMaterial(line + vertex, hidingSource + fragment, all, options));
+    this.mesh = new THREE.Mesh(
+      quads(),
+      rawMaterial(line + mistProgram() + vertex, hidingSource + fragment, all, options),
+    );
     this.program = new SortProgram(CONSTANTS + line + sidesSource + sortSource, all, null);
   }
 

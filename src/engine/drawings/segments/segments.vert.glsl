@@ -28,8 +28,11 @@ vec2 motion(vec3 open, vec3 shut) {
   return (q.xy / over(-q.z) - p.xy / over(-p.z)) * uPixelFocal;
 }
 
-vec3 lightOf(ivec2 texel, float depth) {
-  return texelFetch(uOpenLook, texel, 0).rgb * (presence(depth) * clearAir(depth));
+// what is left of the light of a place of the view
+float leftOf(vec3 v) { return presence(-v.z) * clearAir(-v.z) * clearMist(uView, v); }
+
+vec3 lightOf(ivec2 texel, vec3 v) {
+  return texelFetch(uOpenLook, texel, 0).rgb * leftOf(v);
 }
 
 void main() {
@@ -46,11 +49,11 @@ void main() {
   if (near <= 0.0) return;
   float there = texelFetch(uOpenLook, line.a, 0).a * texelFetch(uOpenLookB, line.b, 0).a;
   vec3 light = textureLod(uLinkGradient, vec2(near, 0.5), 0.0).rgb * (pow(near, uFalloff) * there);
-  fLightA = light * (presence(da) * clearAir(da));
-  fLightB = light * (presence(db) * clearAir(db));
+  fLightA = light * leftOf(a);
+  fLightB = light * leftOf(b);
 #else
-  fLightA = lightOf(line.a, da);
-  fLightB = lightOf(line.b, db);
+  fLightA = lightOf(line.a, a);
+  fLightB = lightOf(line.b, b);
 #endif
   if (max(max(fLightA.r, fLightA.g), fLightA.b) + max(max(fLightB.r, fLightB.g), fLightB.b) <= 0.0) return;
   vec2 pa = a.xy * (uPixelFocal / over(da)) + uPicture * 0.5;

@@ -3,6 +3,7 @@ import type { DrawingOf } from '../../../core/layers/drawing';
 import { SPRITE_INDEX } from '../../../core/layers/base';
 import { joinSources } from '../../../core/kernel/kernel';
 import { sources as apertureSources } from '../../../core/lens/aperture.gen';
+import { mistProgram } from '../../air/air';
 import { CRISP_PX } from '../../frame/levels';
 import { LEVELS } from '../../frame/targets';
 import hidingSource from '../../frame/hiding.glsl?raw';
@@ -26,7 +27,7 @@ const SMALL_PX = 4;
 const APERTURE = joinSources(apertureSources);
 const SPRITES = constants('SPRITE', SPRITE_INDEX);
 const PARTICLE = SPRITES + APERTURE + viewSource + particleSource;
-const VERTEX = PARTICLE + vertex;
+const VERTEX = SPRITES + viewSource + mistProgram(apertureSources) + particleSource + vertex;
 const FRAGMENT = SPRITES + APERTURE + hidingSource + fragment;
 const SORT = `const float SMALL_PX = ${SMALL_PX.toFixed(1)};\nconst float CRISP_PX = ${CRISP_PX.toFixed(1)};\n${PARTICLE}${sortSource}`;
 

@@ -102,7 +102,8 @@ void main() {
   gl_Position = vec4(held / target * 2.0 - 1.0, 0.0, 1.0);
 
   vec3 look = texelFetch(uOpenLook, texel, 0).rgb;
-  float energy = uLight * here * clearAir(depth) * PI * own * own;
+  vec3 seenAt = vec3((s1.xy - uPicture * 0.5) * (over(depth) / uPixelFocal), -depth);
+  float energy = uLight * here * (clearAir(depth) * clearMist(uViewMid, seenAt)) * PI * own * own;
   fEnergy = look * uSpriteTint * (energy / slices / (PI * (re * re + 0.0833)));
   fCentre = vec4(centre * uLevel, re * uLevel, facing);
 #ifndef SMALL

@@ -41,10 +41,8 @@ float light_through(int kind, vec2 p, float run, float soft) {
   return light_gaps(q.x + q.y, 0.68, blur) * light_gaps(q.x - q.y, 0.68, blur);
 }
 
-vec3 light_on(Light light, Surface s) {
-  vec3 to = light.place - s.place;
-  float away = max(length(to), 1e-4);
-  to /= away;
+// the share of its strength that it gives away from a direction, in which it is seen
+float light_beam(Light light, vec3 to) {
   float along = dot(to, light.from);
   float cone = smoothstep(light.a.x, max(light.a.y, light.a.x + 1e-5), along);
   float through = 1.0;
@@ -55,5 +53,12 @@ vec3 light_on(Light light, Surface s) {
     float t = sin(2.0 * PI_ * light.b.y);
     through = light_through(int(light.a.w + 0.5), mat2(c, t, -t, c) * p, light.b.z, light.b.w);
   }
-  return litByBall(s, to, away, light.size, light.colour * (light.strength * cone * through * fallOff(away, light.size, light.reach)));
+  return cone * through;
+}
+
+vec3 light_on(Light light, Surface s) {
+  vec3 to = light.place - s.place;
+  float away = max(length(to), 1e-4);
+  to /= away;
+  return litByBall(s, to, away, light.size, light.colour * (light.strength * light_beam(light, to) * fallOff(away, light.size, light.reach)));
 }

@@ -3,6 +3,7 @@ import { evaluateAnimated } from '../../../time/animated';
 import {
   brightness,
   dimmed,
+  inAir,
   lightBase,
   lightShadow,
   lightStretch,
@@ -19,6 +20,7 @@ const PointForm = form({
   ...standing([0, 1.5, 3]),
   ...reaching(12),
   ...radius(0.05),
+  ...inAir,
   ...lightShadow(false),
   ...lightStretch,
 });
@@ -37,6 +39,7 @@ export const point: LightDefinition<PointLight> = {
     place,
     size: evaluateAnimated(light.radius, phase),
     reach: evaluateAnimated(light.reach, phase),
+    beam: evaluateAnimated(light.beam, phase),
   }),
   sees: ({ shadow }) => (shadow ? { as: 'around' } : null),
   pointOf: (light, phase, at) => inBall(evaluateAnimated(light.radius, phase), at),

@@ -4,6 +4,7 @@ import { evaluateAnimated } from '../../../time/animated';
 import {
   brightness,
   dimmed,
+  inAir,
   lightBase,
   lightShadow,
   lightStretch,
@@ -99,6 +100,7 @@ const SpotForm = form({
     when: masked,
     hint: '0 draws the pattern sharply, as a focused projector does.',
   }),
+  ...inAir,
   ...lightShadow(true),
   ...lightStretch,
 });
@@ -125,6 +127,7 @@ export const spot: LightDefinition<Spot> = {
       place,
       size: evaluateAnimated(light.radius, phase),
       reach: evaluateAnimated(light.reach, phase),
+      beam: evaluateAnimated(light.beam, phase),
       own: [
         Math.cos(half),
         // where the edge begins: a share of the angle

@@ -1,0 +1,21 @@
+// Mist before what is seen. Needs core/air/mist.glsl and frame/view.glsl.
+uniform int uMisty;              // 1 where there is any
+uniform vec3 uMist;              // see core/air/mist.glsl
+uniform sampler2D uMistWaves;
+uniform vec3 uMistColour;
+
+// what is left of the light between two places in the world; a loop, because without a graphics card one that nobody needs is left out,
+// and both sides of a condition are worked out
+float throughMist(vec3 from, vec3 to) {
+  float left = 1.0;
+  for (int i = 0; i < uMisty; i++) left = exp(-mistDepth(from, to, uMist, uMistWaves, MIST_GROUPS));
+  return left;
+}
+
+// where in the world a place of a view is
+vec3 worldOf(mat4 view, vec3 v) { return transpose(mat3(view)) * (v - view[3].xyz); }
+
+// what is left of the light from a place of a view to the eye
+float clearMist(mat4 view, vec3 v) {
+  return throughMist(worldOf(view, vec3(uFlat > 0.0 ? v.xy : vec2(0.0), 0.0)), worldOf(view, v));
+}
