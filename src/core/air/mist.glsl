@@ -9,9 +9,15 @@
 // @export mistEven
 const float MIST_TAU = 6.28318530717958648;
 
-// without whole turns, so that numbers are small; built-in cosines will do, as nothing is chosen by them
-vec4 mistCos(vec4 turns) { return cos(fract(turns) * MIST_TAU); }
-vec4 mistSin(vec4 turns) { return sin(fract(turns) * MIST_TAU); }
+// Four sines of turns, as noise/turn.glsl has one: built-in ones are several thousandths off on some machines.
+vec4 mistSin(vec4 turns) {
+  vec4 r = turns - floor(turns + 0.5);
+  vec4 a = abs(r);
+  vec4 q = min(a, 0.5 - a) * MIST_TAU;
+  vec4 q2 = q * q;
+  return sign(r) * q * (1.0 + q2 * (-0.16666666667 + q2 * (0.0083333333333 + q2 * (-0.00019841269841 + q2 * (2.7557319224e-6 + q2 * -2.5052108385e-8)))));
+}
+vec4 mistCos(vec4 turns) { return mistSin(turns + 0.25); }
 
 // Turns of four waves at a place, and turns a metre in a direction.
 vec4 mistTurns(vec3 p, int at, sampler2D waves) {

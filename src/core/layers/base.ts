@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { choice, heading, listOf, picture, seed, stored, type Condition, type Heading } from '../forms';
+import { choice, flag, heading, listOf, picture, seed, stored, type Condition, type Heading } from '../forms';
 import { TREATMENTS, treatmentOf, type Treatment } from '../treatments/kinds';
 import type { Lines } from '../lines/lines';
 import { newMatter, type Matter } from '../matter/kinds';
@@ -45,10 +45,17 @@ export const spriteFields = (group: Heading, when: readonly Condition[] = []) =>
     when: [...when, { field: 'sprite', is: ['picture'] }],
     hint: 'Added as light, so black is clear; the gradient tints it. Kept in the piece at 64 pixels a side.',
   }),
+  lit: flag(false, {
+    label: 'Lit by lamps',
+    group,
+    when,
+    hint: 'Particles have no light of their own: points and spots light them up, through their patterns and past what is in their way.',
+  }),
 });
-export const spriteOf = (layer: { sprite: keyof typeof SPRITE_INDEX; picture: string }) => ({
+export const spriteOf = (layer: { sprite: keyof typeof SPRITE_INDEX; picture: string; lit: boolean }) => ({
   sprite: SPRITE_INDEX[layer.sprite],
   picture: layer.picture,
+  lit: layer.lit,
 });
 
 /** Matter of layers that have no fields for it: a dark wall. */

@@ -146,6 +146,8 @@ export function within(shown: Frames | null, frame: number, frames: number): boo
 export interface DrawingLook {
   /** 0 a disc with a clear edge .. 1 fades from its centre */
   softness: number;
+  /** particles shine by the lamps alone */
+  lit?: boolean;
   /** thickness of lines in metres */
   lineWidth: number;
   matter: Matter;

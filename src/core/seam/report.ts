@@ -3,6 +3,7 @@ import { cameraFinding } from './camera';
 import { TOLERANCE, type Finding } from './finding';
 import { layerFinding, shownFindings } from './layers';
 import { lightFindings } from './lights';
+import { mistFindings } from './mist';
 import { patternFindings } from './patterns';
 import { sceneSymmetry, type Symmetry } from './symmetry';
 import { valueFindings } from './values';
@@ -28,6 +29,7 @@ export function stateReport(piece: Piece): StateReport {
     ...seen.flatMap((layer) => shownFindings(piece, layer)),
     ...seen.flatMap((layer) => patternFindings(piece, layer, g)),
     ...lightFindings(piece, g),
+    ...mistFindings(piece, g),
     ...valueFindings(piece),
   ];
   return { ok: findings.every((finding) => finding.ok), symmetry: g, tolerance: TOLERANCE, findings };

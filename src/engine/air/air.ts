@@ -13,7 +13,7 @@ import pixelSource from '../frame/pixel.glsl?raw';
 import viewSource from '../frame/view.glsl?raw';
 import type { Gpu } from '../gl/gpu';
 import { ADDITIVE, fullscreenMaterial } from '../gl/quad';
-import { airProgram } from '../lights/program';
+import { airProgram } from '../lights/lamps';
 import { LitProgram, shadingSource } from '../matter/program';
 import betweenSource from './between.glsl?raw';
 import litFragment from './lit.frag.glsl?raw';

@@ -29,6 +29,12 @@ export function setFragment(material: THREE.RawShaderMaterial, fragment: string)
   material.needsUpdate = true;
 }
 
+/** The same of its vertex program. */
+export function setVertex(material: THREE.RawShaderMaterial, vertex: string): void {
+  material.vertexShader = HEAD + vertex;
+  material.needsUpdate = true;
+}
+
 /** The numbers of some choices as GLSL, each as PREFIX_NAME: so that no number is written twice. */
 export const constants = (prefix: string, numbers: Readonly<Record<string, number>>): string =>
   Object.entries(numbers)

@@ -1,6 +1,6 @@
 import { LIGHTS, lightOf, type LightKind } from '../../core/look/lights/kinds';
 import type { Piece } from '../../core/piece/schema';
-import { lightSlots, MOST_ROWS } from '../../core/world/lights';
+import { lightSlots } from '../../core/world/lights';
 import { MOST_AROUND, MOST_FLAT, shadowSlots } from '../shadows/slots';
 import shadowSource from '../shadows/shadow.glsl?raw';
 import { PROGRAMS } from './list';
@@ -52,13 +52,13 @@ const ownPanorama = (number: number): string =>
     .replaceAll('light_', `panorama${number}_`);
 
 /** The light at a place of the table. */
-const at = (i: number): string => {
+export const at = (i: number): string => {
   const row = (k: number): string => `uLights[${i * LIGHT_ROWS + k}]`;
   return `Light(${row(0)}.rgb, ${row(0)}.a, ${row(1)}.xyz, ${row(1)}.w, ${row(2)}.xyz, ${row(2)}.w, ${row(3)}, ${row(4)}, ${row(5)}.xyz, ${row(5)}.w)`;
 };
 
 /** How much of a light is not kept off by what stands in its way. */
-function seenOf(row: LitRow, i: number): string {
+export function seenOf(row: LitRow, i: number): string {
   if (!row.shadow) return '';
   const { square, number, around } = row.shadow;
   const light = at(i);
@@ -129,49 +129,5 @@ vec3 panoramaEven(vec3 n) {
 ${even}  return uSurround * sum;
 }
 #endif
-`;
-}
-
-/** Places along a line of sight at which the light of one lamp in the air is looked at. */
-const PLACES = 12;
-
-/**
- * What lamps do to air: `airLit(from, way, len, deep, jitter)`, the light that comes along a line of sight.
- * Needs all that lightsProgram gives, and air/lit.frag.glsl's own.
- * @param rows of the table, in its order
- */
-export function airProgram(rows: readonly LitRow[]): string {
-  const lamps = rows.map((row, i) => {
-    const air = (PROGRAMS[row.kind] as LightProgram).air;
-    if (!air) return '';
-    return `  {
-    Light light = ${at(i)};
-    vec2 span = litSpan(from, way, len, light.place, -light.from, ${air.cosine}, light.reach);
-    vec4 angles = litAngles(from, way, span, light.place, max(light.size, 0.01));
-    // without a graphics card a loop that no pixel needs is left out, and both sides of a condition are worked out
-    int places = span.y > span.x && uBeams[${i}] > 0.0 ? ${PLACES} : 0;
-    float got = 0.0;
-    for (int k = 0; k < places; k++) {
-      float t = litAt(angles, (float(k) + ${row.shadow ? 'jitter' : 'patterned(light, jitter)'}) / ${PLACES}.0);
-      vec3 place = from + way * t;
-      vec3 to = light.place - place;
-      float away = max(length(to), 1e-4);
-      to /= away;
-      Surface s = Surface(to, to, vec3(0.0), vec3(0.0), 1.0, place, 1.0);
-      got += ${row.kind}_beam(light, to) * window(away, light.reach) * airBetween(from, place, deep * t, light.place, away)
-        * litScatter(dot(to, way), uHaze.y)${seenOf(row, i)};
-    }
-    sum += light.colour * (light.strength * uBeams[${i}] * got * (angles.w - angles.z) / (angles.y * ${PLACES}.0));
-  }
-`;
-  });
-  return `
-uniform float uBeams[${MOST_ROWS}];
-// even steps will do but through a pattern
-float patterned(Light light, float jitter) { return light.a.w > 0.5 ? jitter : 0.5; }
-vec3 airLit(vec3 from, vec3 way, float len, float deep, float jitter) {
-  vec3 sum = vec3(0.0);
-${lamps.join('')}  return sum;
-}
 `;
 }

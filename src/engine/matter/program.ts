@@ -54,9 +54,11 @@ export const hidingMaterial = (vertex: string, uniforms: Uniforms, side: THREE.S
 export class LitProgram {
   private lights = '';
 
+  /** @param set gives the material the program */
   constructor(
     readonly material: THREE.RawShaderMaterial,
     private readonly source: (lights: readonly LitRow[]) => string,
+    private readonly set: typeof setFragment = setFragment,
   ) {}
 
   /** Takes the lights of a piece. */
@@ -64,7 +66,7 @@ export class LitProgram {
     const { rows, key } = litOf(piece);
     if (key === this.lights) return;
     this.lights = key;
-    setFragment(this.material, this.source(rows));
+    this.set(this.material, this.source(rows));
   }
 }
 

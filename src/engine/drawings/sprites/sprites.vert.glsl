@@ -1,5 +1,5 @@
 // A particle as a point sprite that draws only this pass's own cell of its aperture and of its shutter streak, so that
-// the passes of a frame sum exactly to the analytic picture. Needs lens/aperture.glsl, frame/view.glsl and particle.glsl.
+// the passes of a frame sum exactly to the analytic picture. Needs lens/aperture.glsl, frame/view.glsl and particle.glsl; where lamps light it (LAMPS), lights/lamps.ts.
 // Two programs share this file: SMALL draws what is under four pixels as a bell in closed form, cheaply, because most
 // particles are that small; the other cuts the aperture into cells. Only particles that are seen come here: see sort.glsl.
 in ivec2 aElement;              // the particle, and the number of its repetition
@@ -104,6 +104,9 @@ void main() {
   vec3 look = texelFetch(uOpenLook, texel, 0).rgb;
   vec3 seenAt = vec3((s1.xy - uPicture * 0.5) * (over(depth) / uPixelFocal), -depth);
   float energy = uLight * here * (clearAir(depth) * clearMist(uViewMid, seenAt)) * PI * own * own;
+#ifdef LAMPS
+  look *= lampsAt(worldOf(uViewMid, seenAt), -(transpose(mat3(uViewMid)) * toEye(seenAt)));
+#endif
   fEnergy = look * uSpriteTint * (energy / slices / (PI * (re * re + 0.0833)));
   fCentre = vec4(centre * uLevel, re * uLevel, facing);
 #ifndef SMALL
