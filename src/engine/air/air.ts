@@ -13,7 +13,7 @@ import pixelSource from '../frame/pixel.glsl?raw';
 import viewSource from '../frame/view.glsl?raw';
 import type { Gpu } from '../gl/gpu';
 import { ADDITIVE, fullscreenMaterial } from '../gl/quad';
-import { airProgram } from '../lights/lamps';
+import { airProgram, placesOf } from '../lights/lamps';
 import { LitProgram, shadingSource } from '../matter/program';
 import betweenSource from './between.glsl?raw';
 import litFragment from './lit.frag.glsl?raw';
@@ -35,6 +35,7 @@ export const airUniforms = () => ({
   },
   uMistColour: { value: new THREE.Vector3() },
   uHaze: { value: new THREE.Vector2() },
+  uPlaces: { value: 1 },
 });
 
 /** Mist before a place, as a program has it that has frame/view.glsl in front. @param sources of the core that it needs besides */
@@ -44,8 +45,14 @@ export const mistProgram = (sources: Record<string, string> = {}): string =>
 /** Mist before what a pixel shows, as a program has it that has frame/view.glsl in front. */
 export const VEIL = pixelSource + mistProgram() + veilSource;
 
-/** Sets the air of a moment. @param phase not wrapped */
-export function setAir(view: ReturnType<typeof airUniforms>, { look, tile }: Piece, phase: number): void {
+/** Sets the air of a moment. @param phase not wrapped @param passes of the frame */
+export function setAir(
+  view: ReturnType<typeof airUniforms>,
+  { look, tile }: Piece,
+  phase: number,
+  passes: number,
+): void {
+  view.uPlaces.value = placesOf(passes);
   const mist = mistOf(look, tile, phase);
   view.uMisty.value = mist ? 1 : 0;
   view.uHaze.value.set(evaluateAnimated(look.haze, phase), look.hazeForward);

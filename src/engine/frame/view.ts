@@ -109,7 +109,7 @@ export function setPass(view: View, piece: Piece, shot: Shot, { lens, index, tot
   const { frames } = piece.lap;
   const phase = total === 1 ? shot.phase : shot.openPhase + (shot.closePhase - shot.openPhase) * lens.t;
   setLights(view, piece, phase, shot.phase * frames);
-  setAir(view, piece, phase);
+  setAir(view, piece, phase, total);
   const slices = solid ? total : Math.min(total, SMALL_SLICES);
   view.uSmallSlices.value = slices;
   view.uShare.value = 1 / total;

@@ -2,8 +2,12 @@ import { MOST_ROWS } from '../../core/world/lights';
 import { PROGRAMS } from './list';
 import { at, seenOf, type LightProgram, type LitRow } from './program';
 
-/** Places along a line of sight at which the light of one lamp in the air is looked at. */
-const PLACES = 12;
+/**
+ * Places along a line of sight at which one pass looks at the light of a lamp in the air: a single pass at so many that they will do, of
+ * several each at others, all of them evenly apart.
+ * @param passes of a frame
+ */
+export const placesOf = (passes: number): number => (passes === 1 ? 12 : passes <= 4 ? 6 : 4);
 
 /** Code for every row that shines through air, one after another. */
 const each = (rows: readonly LitRow[], write: (row: LitRow, i: number, cosine: string) => string): string =>
@@ -29,8 +33,9 @@ const PLACED = `vec3 to = light.place - place;
  */
 export const airProgram = (rows: readonly LitRow[]): string => `
 uniform float uBeams[${MOST_ROWS}];
-// even steps will do but through a pattern
-float patterned(Light light, float jitter) { return light.a.w > 0.5 ? jitter : 0.5; }
+uniform int uPlaces;
+// the middles of even steps will do for one pass, but through a pattern
+float patterned(Light light, float jitter) { return uPlaces < 12 || light.a.w > 0.5 ? jitter : 0.5; }
 vec3 airLit(vec3 from, vec3 way, float len, float deep, float jitter) {
   vec3 sum = vec3(0.0);
 ${each(
@@ -40,16 +45,16 @@ ${each(
     vec2 span = litSpan(from, way, len, light.place, -light.from, ${cosine}, light.reach);
     vec4 angles = litAngles(from, way, span, light.place, max(light.size, 0.01));
     // without a graphics card a loop that no pixel needs is left out, and both sides of a condition are worked out
-    int places = span.y > span.x && uBeams[${i}] > 0.0 ? ${PLACES} : 0;
+    int places = span.y > span.x && uBeams[${i}] > 0.0 ? uPlaces : 0;
     float got = 0.0;
     for (int k = 0; k < places; k++) {
-      vec2 at = litAt(angles, (float(k) + ${row.shadow ? 'jitter' : 'patterned(light, jitter)'}) / ${PLACES}.0);
+      vec2 at = litAt(angles, (float(k) + ${row.shadow ? 'jitter' : 'patterned(light, jitter)'}) / float(uPlaces));
       vec3 place = from + way * at.x;
       ${PLACED}
       got += at.y * window(away, light.reach) * airBetween(from, place, deep * at.x, light.place, away) * litScatter(dot(to, way), uHaze.y)
         * ${comes(row, i)};
     }
-    sum += light.colour * (light.strength * uBeams[${i}] * got * (angles.w - angles.z) / (angles.y * ${PLACES}.0));
+    sum += light.colour * (light.strength * uBeams[${i}] * got * (angles.w - angles.z) / (angles.y * float(uPlaces)));
   }
 `,
 )}  return sum;
