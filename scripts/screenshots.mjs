@@ -69,6 +69,14 @@ await final();
 await shoot('lines');
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
+await open('Lantern theatre');
+await page.keyboard.press('3');
+await card('Air');
+await goTo(60);
+await final();
+await shoot('air');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
 await open('Harbour boards');
 await goTo(120);
 await page.getByRole('group', { name: 'Shows', exact: true }).scrollIntoViewIfNeeded();
