@@ -150,4 +150,12 @@ describe('circuit', () => {
     const inOrder = reached.slice(1);
     expect(inOrder).toEqual([...inOrder].sort((a, b) => a - b));
   });
+
+  it('swung ahead and back is no travel, whatever its shift rounds to', () => {
+    for (let i = 0; i < 50; i++) {
+      const ahead = { law: 'swing', middle: 0.1 * i, reach: 0.2, cycles: 1 + (i % 4), wave: 'sine', shift: i / 50 };
+      const route = ROUTES.schema.parse({ kind: 'keys', ahead });
+      expect([i, routeOf('keys').travel(route).advance]).toEqual([i, 0]);
+    }
+  });
 });

@@ -20,6 +20,9 @@ const KeysForm = form({
 });
 export type KeysRoute = ValueOf<typeof KeysForm>;
 
+/** Metres. */
+const ROUNDED = 1e-9;
+
 export const keys: RouteDefinition<KeysRoute> = {
   kind: 'keys',
   label: 'Free keys',
@@ -31,7 +34,9 @@ export const keys: RouteDefinition<KeysRoute> = {
     return { aside, above, ahead };
   },
   travel({ ahead }) {
-    return { ...STAYS, advance: evaluateAnimated(ahead, 1) - evaluateAnimated(ahead, 0) };
+    const advance = evaluateAnimated(ahead, 1) - evaluateAnimated(ahead, 0);
+    // a swing comes back within what is rounded, which is no travel
+    return { ...STAYS, advance: Math.abs(advance) < ROUNDED ? 0 : advance };
   },
   track(route) {
     const at = (phase: number): Vec3 =>
