@@ -199,6 +199,24 @@ export async function lightRow(page, line, light) {
   );
 }
 
+/** What air costs that two spots are seen in, and mist in patches, beside the same without. */
+export async function airRow(page, line, light) {
+  const [frames, times] = amount(light);
+  const of = (look) => () => {
+    const json = lit([lamp('spot', 'c1', 3), lamp('spot', 'c2', -3, { cone: 60 })], false);
+    Object.assign(json.piece.look, look);
+    return pace(page, json, [width, height], 1, frames);
+  };
+  const { clear, haze, mist } = await rounds(times, {
+    clear: of({}),
+    haze: of({ haze: 0.03 }),
+    mist: of({ mist: 'lies', lights: [sun('s1', 0.5)] }),
+  });
+  const words = '20 000 boxes at rest, two spots';
+  line(`${words}, their beams in haze / clear air`, haze / clear, '', `${ms(haze)}, clear ${ms(clear)}`);
+  line('20 000 boxes at rest, a sun, mist in patches / two spots in clear air', mist / clear, '', ms(mist));
+}
+
 /** A frame in which there is nothing, with two glows. */
 export async function emptyRow(page, line) {
   const glows = [

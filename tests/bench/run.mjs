@@ -5,7 +5,17 @@ import { launchBrowser } from '../../bin/browser.mjs';
 import { startServer } from '../../bin/server.mjs';
 import { modulesOf } from '../../scripts/modules.mjs';
 import { ensureBuilt, root } from '../../scripts/run.mjs';
-import { boxRow, effectRows, emptyRow, exportRow, lensRow, lightRow, pointRows, rebuildRow } from './drawing.mjs';
+import {
+  airRow,
+  boxRow,
+  effectRows,
+  emptyRow,
+  exportRow,
+  lensRow,
+  lightRow,
+  pointRows,
+  rebuildRow,
+} from './drawing.mjs';
 import { liveRows, nearRows, playing, startRow, titleRow, WINDOW } from './live.mjs';
 import { screenRows } from './screens.mjs';
 
@@ -107,6 +117,7 @@ await measured((line) => boxRow(page, line, light));
 await measured((line) => effectRows(page, line, light));
 if (!light) {
   await measured((line) => lightRow(page, line, light));
+  await measured((line) => airRow(page, line, light));
   await measured((line) => emptyRow(page, line));
   await measured((line) => lensRow(page, line));
   await measured((line) => nearRows(page, line));

@@ -9,6 +9,8 @@ type Place = readonly [number, number, number];
 export interface Mist {
   /** 1 / metres of full mist after which a third of the light is left; height up to which it is full; metres it thins over */
   shape: Place;
+  /** groups of waves that there is anything of */
+  groups: number;
   /** the kernel's table, four numbers an entry */
   waves: Float64Array;
 }
@@ -29,7 +31,7 @@ const STEEP = 0.35;
 const CHANNEL = 71;
 
 /** Groups of four waves in the square of one and four, and the numbers of each in the table. */
-export const GROUPS = 6;
+const GROUPS = 6;
 const NUMBERS = 20;
 export const MIST_ENTRIES = ((GROUPS + 1) * NUMBERS) / 4;
 
@@ -83,12 +85,14 @@ export function mistOf(air: Air, tile: number, phase: number): Mist | null {
     // of the start only what is not whole
     [...rate, start - Math.floor(start), amount].forEach((value, entry) => (table[from + 4 * entry] = value));
   });
-  return { shape: [1 / at(air.mistClear), at(air.mistFloor), at(air.mistHeight)], waves: table };
+  // evenly it is the first wave alone, which has no length
+  const groups = waves.every(({ amount }) => amount === 0) ? 1 : GROUPS;
+  return { shape: [1 / at(air.mistClear), at(air.mistFloor), at(air.mistHeight)], groups, waves: table };
 }
 
 /** How often the light between two places is divided by e. */
-export const depthOfMist = ({ shape, waves }: Mist, from: Place, to: Place): number =>
-  mistDepth(...from, ...to, ...shape, waves, GROUPS);
+export const depthOfMist = ({ shape, groups, waves }: Mist, from: Place, to: Place): number =>
+  mistDepth(...from, ...to, ...shape, waves, groups);
 
 /** How dense it is at a place: the share of light that a metre of it takes. */
 export const densityOfMist = ({ shape, waves }: Mist, place: Place): number => mistAt(...place, ...shape, waves);

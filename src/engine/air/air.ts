@@ -1,7 +1,7 @@
 import * as THREE from 'three';
 import type { Air } from '../../core/air/form';
 import { sources as litSources } from '../../core/air/lit.gen';
-import { GROUPS, MIST_ENTRIES, mistOf } from '../../core/air/mist';
+import { MIST_ENTRIES, mistOf } from '../../core/air/mist';
 import { sources as mistSources } from '../../core/air/mist.gen';
 import { colourAt } from '../../core/colour/animated';
 import { joinSources } from '../../core/kernel/kernel';
@@ -40,7 +40,7 @@ export const airUniforms = () => ({
 
 /** Mist before a place, as a program has it that has frame/view.glsl in front. @param sources of the core that it needs besides */
 export const mistProgram = (sources: Record<string, string> = {}): string =>
-  joinSources(sources, mistSources) + `const int MIST_GROUPS = ${GROUPS};\n` + mistSource;
+  joinSources(sources, mistSources) + mistSource;
 
 /** Mist before what a pixel shows, as a program has it that has frame/view.glsl in front. */
 export const VEIL = pixelSource + mistProgram() + veilSource;
@@ -54,7 +54,7 @@ export function setAir(
 ): void {
   view.uPlaces.value = placesOf(passes);
   const mist = mistOf(look, tile, phase);
-  view.uMisty.value = mist ? 1 : 0;
+  view.uMisty.value = mist?.groups ?? 0;
   view.uHaze.value.set(evaluateAnimated(look.haze, phase), look.hazeForward);
   if (!mist) return;
   view.uMist.value.set(...mist.shape);

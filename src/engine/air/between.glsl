@@ -4,7 +4,7 @@ uniform vec2 uHaze;  // share of light a metre, and how far it goes onwards
 float airBetween(vec3 from, vec3 place, float depth, vec3 lamp, float away) {
   float dense = uHaze.x;
   float taken = away / uAir.y;
-  for (int i = 0; i < uMisty; i++) {
+  for (int i = 0; i < min(uMisty, 1); i++) {
     dense += mistAt(place, uMist, uMistWaves);
     taken += mistEven(from, place, uMist) + mistEven(place, lamp, uMist);
   }

@@ -1,5 +1,5 @@
 // Mist before what is seen. Needs core/air/mist.glsl and frame/view.glsl.
-uniform int uMisty;              // 1 where there is any
+uniform int uMisty;              // groups of waves it has; 0 where there is none
 uniform vec3 uMist;              // see core/air/mist.glsl
 uniform sampler2D uMistWaves;
 uniform vec3 uMistColour;
@@ -8,7 +8,7 @@ uniform vec3 uMistColour;
 // and both sides of a condition are worked out
 float throughMist(vec3 from, vec3 to) {
   float left = 1.0;
-  for (int i = 0; i < uMisty; i++) left = exp(-mistDepth(from, to, uMist, uMistWaves, MIST_GROUPS));
+  for (int i = 0; i < min(uMisty, 1); i++) left = exp(-mistDepth(from, to, uMist, uMistWaves, uMisty));
   return left;
 }
 

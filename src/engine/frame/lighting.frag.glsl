@@ -48,7 +48,7 @@ void main() {
   float depth = surface.w;
 #if MARK < 2
   if (depth < 1e8) discard;
-  outLight = vec4(veiled(behind(), 2e4) * uShare, uKeepDepth * depth);
+  outLight = vec4(veiled(behind(), uAir.z) * uShare, uKeepDepth * depth);
 #else
   if (depth > 1e8 || (surface.z > 0.5) != (MARK == 2)) discard;
   vec4 colour = texelFetch(uMatterColour, px, 0);

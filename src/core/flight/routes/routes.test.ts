@@ -155,7 +155,7 @@ describe('circuit', () => {
     for (let i = 0; i < 50; i++) {
       const ahead = { law: 'swing', middle: 0.1 * i, reach: 0.2, cycles: 1 + (i % 4), wave: 'sine', shift: i / 50 };
       const route = ROUTES.schema.parse({ kind: 'keys', ahead });
-      expect([i, routeOf('keys').travel(route).advance]).toEqual([i, 0]);
+      expect([i, routeOf('keys').travel(route, world).advance]).toEqual([i, 0]);
     }
   });
 });

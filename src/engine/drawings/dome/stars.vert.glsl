@@ -34,5 +34,5 @@ void main() {
   float beat = uStars.z > 0.5 ? 0.75 + 0.25 * sin(6.2831853 * (beats * uStars.w + unit(g.z))) : 1.0;
   vec3 hue = mix(vec3(0.75, 0.85, 1.0), vec3(1.0, 0.88, 0.72), unit(g.w));
   fStar = s;
-  fLight = hue * (bright * beat * uShare * uStars.y * smoothstep(-0.02, 0.25, s.y)) * clearMist(uView, v * 2e4);
+  fLight = hue * (bright * beat * uShare * uStars.y * smoothstep(-0.02, 0.25, s.y)) * clearMist(uView, v * uAir.z);
 }
