@@ -102,6 +102,8 @@ export interface EngineApi {
   /** how a flight feels, and how near it comes to things; off the page's thread */
   comfort(piece: Piece): Promise<Comfort>;
   clearance(piece: Piece): Promise<Clearance>;
+  /** how often the world of an orbit looks the same in a turn, off the page's thread; see core/seam/parts.ts */
+  partsOfTurn(piece: Piece): Promise<number | null>;
   elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array[]>;
   /** milliseconds a frame takes, drawing finished, over so many frames from the request's on; for benches */
   pace(request: StillRequest, frames: number): Promise<number>;

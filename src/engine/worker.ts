@@ -1,3 +1,4 @@
+import { partsOfTurn } from '../core/seam/parts';
 import { stateReport, type StateReport } from '../core/seam/report';
 import * as Comlink from 'comlink';
 import { framePhase } from '../core/time/lap';
@@ -208,6 +209,11 @@ class EngineWorker implements EngineApi {
   async clearance(piece: Piece): Promise<Clearance> {
     await takeIn(missingFiles(piece));
     return flightClearance(piece);
+  }
+
+  async partsOfTurn(piece: Piece): Promise<number | null> {
+    await takeIn(missingFiles(piece));
+    return partsOfTurn(piece);
   }
 
   async elements(piece: Piece, layerId: string, phase: number): Promise<Float32Array[]> {

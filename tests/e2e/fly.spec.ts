@@ -1,5 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
-import { openRecipe, pause, saved, step } from './ui';
+import { newLight } from '../../src/core/look/lights/kinds';
+import { toDocument } from '../../src/core/piece/document';
+import { pieceOf } from '../pieces';
+import { drawn, drop, openRecipe, pause, saved, step } from './ui';
 
 // The flight in the real interface: a circuit drawn in the map, flying by hand, curves across the seam, a dolly zoom.
 let errors: string[] = [];
@@ -289,4 +292,31 @@ test('an orbit, a carried camera and one that looks ahead on its way close; keys
   await page.getByRole('button', { name: /^Lap and frame/ }).click();
   await page.getByRole('dialog', { name: 'Lap and frame' }).getByText('on', { exact: true }).click();
   await expect(number(page, 'Frames, f')).toHaveValue('300');
+});
+
+test('the parts of a turn after which a world looks the same are found and flown', async ({ page }) => {
+  const ring = pieceOf(
+    {
+      ...{ kind: 'copies', arrangement: 'ring', count: 12, radius: 3, source: 'box', size: 0.4, variation: 0 },
+      ...{ ahead: 5, once: true, pitch: 90, gradient: [{ at: 0, colour: '#d8a24a' }] },
+    } as never,
+    {
+      flight: { route: { kind: 'orbit', around: { on: 'point', aside: 0, above: 0, ahead: 5 }, turnsPerLap: 1 } },
+      look: { lights: [newLight('surroundings', 'around')] },
+    },
+  );
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: 'Open Slipway spiral' })).toBeVisible();
+  await drop(page, [['ring.isomorph.json', Buffer.from(JSON.stringify(toDocument(ring)))]]);
+  await drawn(page);
+  await pause(page);
+  await step(page, 'Fly').click();
+  await openCard(page, 'Route');
+  const found = page.getByRole('region', { name: 'Parts of a turn' });
+  await found.getByRole('button', { name: 'Find' }).click();
+  await expect(found.getByRole('status')).toHaveText(/looks the same 12 times a turn/, { timeout: 30_000 });
+  await found.getByRole('button', { name: '1/4' }).click();
+  await expect(number(page, /^World repeats, times a turn/)).toHaveValue('4');
+  await expect(number(page, /^Turns, turns per lap/)).toHaveValue('0.250');
+  await closes(page);
 });

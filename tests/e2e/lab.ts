@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import type { Lab } from '../../src/app/lab/lab';
+import { DOCUMENT_VERSION } from '../../src/core/piece/schema';
 
 declare global {
   // what the lab page puts on its window
@@ -31,3 +32,19 @@ export async function probe(page: Page, source: string, body: string, count: num
   const bytes = Buffer.from(base64, 'base64');
   return bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength) as ArrayBuffer;
 }
+
+/** Linear light of a piece's first frame, red of each pixel, row by row from the bottom. */
+export const redOf = (
+  page: Page,
+  piece: object,
+  size: { width: number; height: number },
+  passes = 1,
+): Promise<number[]> =>
+  page.evaluate(
+    async ([p, n, { width, height }, version]) => {
+      const piece = lab.parse({ format: 'isomorph', version, piece: p });
+      const light = await lab.engine.api.light({ piece, frameIndex: 0, width, height, passes: n });
+      return [...light].filter((_, i) => i % 4 === 0);
+    },
+    [piece, passes, size, DOCUMENT_VERSION] as const,
+  );

@@ -3,7 +3,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { DOCUMENT_VERSION } from '../../src/core/piece/schema';
 import { facingFactor } from '../../src/core/look/lights/softBox/factor';
 import { newLight, type Light } from '../../src/core/look/lights/kinds';
-import { openLab, probe } from './lab';
+import { openLab, probe, redOf } from './lab';
 import { pieceOf } from '../pieces';
 
 // Light as it falls on a matt wall five metres before the camera, seen without perspective: 0.05 m of the wall a pixel.
@@ -46,16 +46,7 @@ const wall = (lights: Light[], before: object[] = [], look: object = {}) => {
   return { ...piece, layers: [...piece.layers, ...before] };
 };
 
-/** Linear light, row by row from the bottom: red of each pixel. */
-const lightOf = (page: Page, piece: object, passes = 1): Promise<number[]> =>
-  page.evaluate(
-    async ([p, n, size, version]) => {
-      const piece = lab.parse({ format: 'isomorph', version, piece: p });
-      const light = await lab.engine.api.light({ piece, frameIndex: 0, ...size, passes: n });
-      return [...light].filter((_, i) => i % 4 === 0);
-    },
-    [piece, passes, SIZE, DOCUMENT_VERSION] as const,
-  );
+const lightOf = (page: Page, piece: object, passes = 1): Promise<number[]> => redOf(page, piece, SIZE, passes);
 /** The light at metres aside and above on the wall. */
 const at = (light: readonly number[], x: number, y: number): number =>
   light[

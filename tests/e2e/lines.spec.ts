@@ -1,8 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
-import { DOCUMENT_VERSION } from '../../src/core/piece/schema';
 import { pieceOf } from '../pieces';
 import { decibels } from './decibels';
-import { openLab } from './lab';
+import { openLab, redOf } from './lab';
 
 // Drawn lines, alone on black: white ink of no light.
 test.beforeEach(({ page }) => openLab(page));
@@ -43,16 +42,7 @@ const drawn = (body: object, lines: object, flight: object = {}) =>
     },
   );
 
-/** Linear light, red of each pixel, row by row from the bottom. */
-const lightOf = (page: Page, piece: object, passes: number): Promise<number[]> =>
-  page.evaluate(
-    async ([p, n, size, version]) => {
-      const piece = lab.parse({ format: 'isomorph', version, piece: p });
-      const light = await lab.engine.api.light({ piece, frameIndex: 0, ...size, passes: n });
-      return [...light].filter((_, i) => i % 4 === 0);
-    },
-    [piece, passes, SIZE, DOCUMENT_VERSION] as const,
-  );
+const lightOf = (page: Page, piece: object, passes: number): Promise<number[]> => redOf(page, piece, SIZE, passes);
 
 /** Decibels of what differs, of a range of 0..1, in linear light. */
 const lightDecibels = (a: readonly number[], b: readonly number[]): number =>

@@ -1,4 +1,6 @@
 import type { World } from '../elements/world';
+import { gradientOf } from '../colour/animated';
+import { gradientAt } from '../colour/colour';
 import { ROUTES } from '../flight/routes/kinds';
 import { definitionOf, routedBy, type Layer } from '../layers/kinds';
 import type { Piece } from '../piece/schema';
@@ -31,6 +33,15 @@ function bodiesToCompare(layer: Layer, context: World): number {
   return Math.min(300, Math.max(2, VERTICES / most));
 }
 
+/** The same elements with the colours at their places, of layers in which a place says nothing else. */
+function coloured<T extends LayerPoints>(layer: Layer, phase: number, elements: T): T & { colour?: Float64Array } {
+  if (!('gradient' in layer) || layer.kind === 'screen') return elements;
+  const gradient = gradientOf(layer.gradient, phase);
+  const colour = new Float64Array(elements.count * 3);
+  for (let i = 0; i < elements.count; i++) colour.set(gradientAt(gradient, elements.place[i]), i * 3);
+  return { ...elements, colour };
+}
+
 /** How a layer goes on from the end of the lap to its start. */
 export function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   const definition = definitionOf(layer.kind);
@@ -46,7 +57,7 @@ export function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
   const onFrame = (frame: number): Piece => steppedPiece(piece, { frame, reach: AROUND, frames: piece.lap.frames });
   const sides = new Map([0, 1].map((frame) => [frame, onFrame(frame)]));
   const at = (phase: number, framePhase = phase) =>
-    layerPoints(sides.get(framePhase) ?? piece, layer.id, phase, share, framePhase);
+    coloured(layer, phase, layerPoints(sides.get(framePhase) ?? piece, layer.id, phase, share, framePhase));
   const carry = (elements: LayerPoints) => {
     const position = new Float64Array(elements.position.length);
     for (let i = 0; i < elements.count; i++) {

@@ -4,6 +4,8 @@ export interface Elements {
   position: Float64Array;
   scale: Float64Array;
   place: Float64Array;
+  /** what is there at their places, linear, three numbers each, where that is known: then it counts, and not the place */
+  colour?: Float64Array;
   light: Float64Array;
 }
 
@@ -87,7 +89,10 @@ function difference(
   if (Number.isFinite(tile)) dz -= tile * Math.round(dz / tile);
   const apart = Math.hypot(dx, dy, dz) / extent;
   const size = Math.abs(a.scale[i] - b.scale[j]) / Math.max(a.scale[i], b.scale[j], 1e-9);
-  const look = Math.abs(a.place[i] - b.place[j]);
+  const look = a.colour && b.colour ? colourApart(a.colour, i, b.colour, j) : Math.abs(a.place[i] - b.place[j]);
   const light = Math.abs(a.light[i] - b.light[j]) / Math.max(a.light[i], b.light[j], 1e-9);
   return Math.max(apart, size, look, light);
 }
+
+const colourApart = (a: Float64Array, i: number, b: Float64Array, j: number): number =>
+  Math.max(Math.abs(a[i * 3] - b[j * 3]), Math.abs(a[i * 3 + 1] - b[j * 3 + 1]), Math.abs(a[i * 3 + 2] - b[j * 3 + 2]));

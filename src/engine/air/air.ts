@@ -70,8 +70,12 @@ const hasBeams = (piece: Piece): boolean => lightSlots(piece).some(({ light }) =
 /** Whether lamps light up the air of a piece, at any moment of it. */
 export const isLit = (piece: Piece): boolean => (isMisty(piece.look) || piece.look.haze !== 0) && hasBeams(piece);
 
-/** Whether there is anything in the air of a piece that is seen where nothing else is. */
-export const isSeen = (piece: Piece): boolean => isMisty(piece.look) || isLit(piece);
+/** Whether lamps light up what is no matter, anywhere in the picture: air, or what floats in it. */
+export const isLitAnywhere = (piece: Piece): boolean =>
+  isLit(piece) || piece.layers.some((layer) => !layer.hidden && 'lit' in layer && layer.lit);
+
+/** Whether there is anything in the air of a piece that hides or shines where nothing else is. */
+export const isSeen = (piece: Piece): boolean => isMisty(piece.look) || isLitAnywhere(piece);
 
 /** The light of lamps in the air. */
 export class LitAir {

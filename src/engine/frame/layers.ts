@@ -103,7 +103,7 @@ export class HeldLayers {
     const shown = shownOf(
       moved.filter(([, { layer }]) => !layer.hidden),
       shot,
-      isSeen(piece) || moved.some(([, { look }]) => look.lit === true),
+      isSeen(piece),
     );
     this.sorter.sort(jobsOf([...shown.matter, ...shown.glass, ...shown.light]));
     return shown;

@@ -16,6 +16,7 @@ import { visibleParts, type Onlooker } from '../frame/visible';
 import type { Gpu } from '../gl/gpu';
 import type { Moment } from '../layer/frame';
 import type { Caster } from '../frame/layers';
+import { isLitAnywhere } from '../air/air';
 import { Sorter, type SortJob } from '../seen/sorter';
 import { boxOf, common, coneAround, fitted } from './fit';
 import { shadowSlots, viewsOf, type ShadowSlot } from './slots';
@@ -179,7 +180,9 @@ export class Shadows {
     const side = this.view.uShadowSide.value;
     const rows = lightRows(piece, phase, shot.phase * piece.lap.frames);
     const all = lightSlots(piece);
-    const both = common(boxOf(seenCorners(shot, this.view), WORLD), things);
+    const seen = boxOf(seenCorners(shot, this.view), WORLD);
+    // shadows fall on what there is, and on air wherever it is seen
+    const both = isLitAnywhere(piece) ? seen : common(seen, things);
     return slots.flatMap(({ row }): LightView[] => {
       const { light } = all[row];
       const sees = seesOf(all[row], phase);

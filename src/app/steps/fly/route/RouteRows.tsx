@@ -8,6 +8,7 @@ import rows from '../../../parts/Row.module.css';
 import { bench, useBench, usePiece } from '../../../state/bench';
 import { CameraKeys } from './CameraKeys';
 import { withRoute } from './routeEdits';
+import { PartsOfTurn } from './PartsOfTurn';
 import { Stations } from './Stations';
 import styles from './Route.module.css';
 
@@ -48,6 +49,7 @@ export function RouteRows() {
         path={['flight', 'route']}
         closingSteps={definition.closingSteps(route, routeSetting(piece))}
       />
+      {route.kind === 'orbit' ? <PartsOfTurn /> : null}
     </>
   );
 }
