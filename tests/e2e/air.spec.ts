@@ -167,15 +167,6 @@ test('what stands in a beam leaves a dark shaft behind it', async ({ page }) => 
   expect(Math.abs(at(held, 1, -0.5) / at(free, 1, -0.5) - 1)).toBeLessThan(0.05);
 });
 
-test('what stands in a beam beyond the edge of the picture leaves its shaft in it', async ({ page }) => {
-  const high = { ...plate, wide: 0.04, high: 8, deep: 8, aside: -5, above: 4 };
-  const lights = [newLight('spot', 'a', { ...SPOT, aside: -9, above: 6, tilt: -30, cone: 100, shadow: true })];
-  const free = await lightOf(page, scene(null, { haze: 0.05, lights }), 4);
-  const held = await lightOf(page, scene(null, { haze: 0.05, lights }, [high]), 4);
-  expect(at(free, 2.5, 2.8)).toBeGreaterThan(0.02);
-  expect(at(held, 2.5, 2.8) / at(free, 2.5, 2.8)).toBeLessThan(0.2);
-});
-
 test('motes that lamps light are seen in the beam alone, and not in the shadow', async ({ page }) => {
   const dust = {
     ...pieceOf({
