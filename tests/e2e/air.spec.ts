@@ -114,6 +114,12 @@ test('the air about a lamp is as bright as the sum of what every piece of a line
   expect([most < 0.01, most]).toEqual([true, most]);
 });
 
+/** The light of the line of sight through metres aside and above, eight metres ahead. */
+const at = (light: readonly number[], right: number, up: number): number => {
+  const [px, py] = [right, up].map((v) => (v / 8) * (SIZE.width / (36 / FOCAL_MM)));
+  return light[Math.floor(SIZE.height / 2 + py) * SIZE.width + Math.floor(SIZE.width / 2 + px)];
+};
+
 const SPOT = {
   ...{ colour: '#ffffff', strength: 80, aside: -3, above: 0, ahead: 8, heading: 90, tilt: 0, cone: 30, edge: 0 },
   ...{ reach: 40, radius: 0.02 },
@@ -142,6 +148,25 @@ test('a beam ends at its cone', async ({ page }) => {
   expect(outside).toBeGreaterThan(1000);
 });
 
+test('the pattern of a spot is in its beam', async ({ page }) => {
+  const bars = { ...SPOT, mask: 'bars', maskSoft: 0, maskTurn: 0.25, cone: 60 };
+  const of = (light: Light): Promise<number[]> => lightOf(page, scene(null, { haze: 0.05, lights: [light] }), 16);
+  const [barred, free] = [
+    await of(newLight('spot', 'a', bars)),
+    await of(newLight('spot', 'a', { ...bars, mask: 'none' })),
+  ];
+  // two and a half bars from the axis to the edge, dark on the axis and at whole ones
+  const radius = 6 * Math.tan((30 * Math.PI) / 180);
+  for (const [up, share] of [
+    [0, 0],
+    [0.5, 1],
+    [1, 0],
+  ] as const) {
+    const left = at(barred, 3, (up * radius) / 2.5) / at(free, 3, (up * radius) / 2.5);
+    expect([up, Math.abs(left - share) < 0.05, left]).toEqual([up, true, left]);
+  }
+});
+
 /** A black plate across the upper half of the beam, one metre from the lamp. */
 const plate = {
   ...pieceOf({
@@ -150,12 +175,6 @@ const plate = {
     gradient: [{ at: 0, colour: '#000000' }],
   } as never).layers[0],
   id: 'plate',
-};
-
-/** The light of the line of sight through metres aside and above, eight metres ahead. */
-const at = (light: readonly number[], right: number, up: number): number => {
-  const [px, py] = [right, up].map((v) => (v / 8) * (SIZE.width / (36 / FOCAL_MM)));
-  return light[Math.floor(SIZE.height / 2 + py) * SIZE.width + Math.floor(SIZE.width / 2 + px)];
 };
 
 test('what stands in a beam leaves a dark shaft behind it', async ({ page }) => {

@@ -17,13 +17,13 @@ export const airFields = {
     { label: 'Mist', group: mist, hint: 'Fog that lies up to a height and thins above it. Lamps light it up.' },
   ),
   mistClear: animated(7, {
-    label: 'Clear for',
+    label: 'Clear within',
     unit: 'm',
     min: 0.05,
     max: 10_000,
     comfort: 60,
     ...inMist,
-    hint: 'Metres in full mist after which a third of the light is left.',
+    hint: 'Metres within full mist after which a third of the light is left.',
   }),
   mistFloor: animated(0, {
     label: 'Full up to',
@@ -44,7 +44,7 @@ export const airFields = {
     hint: 'Metres upwards over which two thirds of it are gone, again and again.',
   }),
   mistColour: colour('#22303a', {
-    label: 'Colour',
+    label: 'Mist colour',
     ...inMist,
     hint: 'What is seen of it without any lamp: things and the background sink into this.',
   }),
@@ -56,7 +56,7 @@ export const airFields = {
     hint: '0 is even; at 1 there are banks of it with clear air between.',
   }),
   mistSize: number(4, {
-    label: 'Size',
+    label: 'Bank size',
     unit: 'm',
     min: 0.1,
     max: 1000,
@@ -91,7 +91,7 @@ export const airFields = {
     hint: 'Share of a lamp’s light that every metre of air gives away, so that its beam is seen. 0 shows none, but in mist.',
   }),
   hazeForward: number(0.35, {
-    label: 'Onwards',
+    label: 'Scatters forward',
     min: -0.9,
     max: 0.9,
     decimals: 2,

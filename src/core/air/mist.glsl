@@ -7,17 +7,7 @@
 // @export mistDepth
 // @export mistAt
 // @export mistEven
-const float MIST_TAU = 6.28318530717958648;
-
-// Four sines of turns, as noise/turn.glsl has one: built-in ones are several thousandths off on some machines.
-vec4 mistSin(vec4 turns) {
-  vec4 r = turns - floor(turns + 0.5);
-  vec4 a = abs(r);
-  vec4 q = min(a, 0.5 - a) * MIST_TAU;
-  vec4 q2 = q * q;
-  return sign(r) * q * (1.0 + q2 * (-0.16666666667 + q2 * (0.0083333333333 + q2 * (-0.00019841269841 + q2 * (2.7557319224e-6 + q2 * -2.5052108385e-8)))));
-}
-vec4 mistCos(vec4 turns) { return mistSin(turns + 0.25); }
+// @include ../noise/turn.glsl
 
 // Turns of four waves at a place, and turns a metre in a direction.
 vec4 mistTurns(vec3 p, int at, sampler2D waves) {
@@ -28,16 +18,16 @@ vec4 mistTurns(vec3 p, int at, sampler2D waves) {
 // in the middle. middle: turns there; y: turns over half the length; x: half of what the exponent falls by; e0, e1: the exponential at
 // both ends, at most 1, so that nothing grows without end. Near 0 the series is taken, whose next term is below 1e-5 there.
 vec4 mistMean(vec4 middle, vec4 turns, float x, float e0, float e1) {
-  vec4 y = turns * -MIST_TAU;
+  vec4 y = turns * -TAU;
   vec4 whole = y * y + x * x;
-  vec4 re = mistCos(turns) * (0.5 * (e0 - e1));
-  vec4 im = mistSin(turns) * (-0.5 * (e0 + e1));
+  vec4 re = cosTurn(turns) * (0.5 * (e0 - e1));
+  vec4 im = sinTurn(turns) * (-0.5 * (e0 + e1));
   vec4 under = 1.0 / max(whole, vec4(1e-9));
   vec4 small = step(whole, vec4(0.03));
   float half_ = sqrt(e0 * e1);
   vec4 real = mix((re * x + im * y) * under, (1.0 + (x * x - y * y) / 6.0) * half_, small);
   vec4 other = mix((im * x - re * y) * under, y * (x * half_ / 3.0), small);
-  return mistCos(middle) * real - mistSin(middle) * other;
+  return cosTurn(middle) * real - sinTurn(middle) * other;
 }
 
 // How often the light between two places is divided by e. shape: 1 / metres of full mist after which a third is left, the height up to
@@ -77,7 +67,7 @@ float mistDepth(vec3 from, vec3 to, vec3 shape, sampler2D waves, int groups) {
 // How dense it is at a place: the share of the light that a metre of it takes.
 float mistAt(vec3 place, vec3 shape, sampler2D waves) {
   vec4 own = texelFetch(waves, ivec2(4, 0), 0);
-  float wave = 1.0 + dot(own, mistCos(texelFetch(waves, ivec2(3, 0), 0) + mistTurns(place, 0, waves)));
+  float wave = 1.0 + dot(own, cosTurn(texelFetch(waves, ivec2(3, 0), 0) + mistTurns(place, 0, waves)));
   float high = exp(-max(0.0, place.y - shape.y) / shape.z);
   return shape.x * high * wave * wave / (1.0 + 0.5 * dot(own, own));
 }

@@ -55,7 +55,7 @@ function wavesOf(air: Air, tile: number, phase: number): Wave[] {
 /** The square of one and some waves, its mean 1: by cos a cos b = (cos(a + b) + cos(a − b)) / 2 a sum of waves again. */
 function squared(waves: readonly Wave[]): Wave[] {
   const even = 1 + 0.5 * waves.reduce((sum, { amount }) => sum + amount * amount, 0);
-  const with_ = (a: Wave, b: Wave, sign: number, amount: number): Wave => ({
+  const product = (a: Wave, b: Wave, sign: number, amount: number): Wave => ({
     rate: [a.rate[0] + sign * b.rate[0], a.rate[1] + sign * b.rate[1], a.rate[2] + sign * b.rate[2]],
     start: a.start + sign * b.start,
     amount: amount / even,
@@ -63,9 +63,9 @@ function squared(waves: readonly Wave[]): Wave[] {
   return [
     { rate: [0, 0, 0], start: 0, amount: 1 },
     ...waves.map((wave) => ({ ...wave, amount: (2 * wave.amount) / even })),
-    ...waves.map((wave) => with_(wave, wave, 1, 0.5 * wave.amount ** 2)),
+    ...waves.map((wave) => product(wave, wave, 1, 0.5 * wave.amount ** 2)),
     ...waves.flatMap((a, i) =>
-      waves.slice(i + 1).flatMap((b) => [1, -1].map((sign) => with_(a, b, sign, a.amount * b.amount))),
+      waves.slice(i + 1).flatMap((b) => [1, -1].map((sign) => product(a, b, sign, a.amount * b.amount))),
     ),
   ];
 }

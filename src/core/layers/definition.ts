@@ -126,6 +126,8 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   /** overall brightness at a phase */
   light(layer: L, phase: number): number;
   extent(layer: L, world: World): Extent;
+  /** elements at other places on its gradient may show something else, in the same colour too */
+  placesTell?: boolean;
   /** what it shows that has a seam of its own */
   ownSeams?(layer: L): OwnSeam[];
   /** fields whose gain per lap or per tile must be a whole number of steps to close: name → step in the field's unit */

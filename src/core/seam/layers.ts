@@ -35,7 +35,7 @@ function bodiesToCompare(layer: Layer, context: World): number {
 
 /** The same elements with the colours at their places, of layers in which a place says nothing else. */
 function coloured<T extends LayerPoints>(layer: Layer, phase: number, elements: T): T & { colour?: Float64Array } {
-  if (!('gradient' in layer) || layer.kind === 'screen') return elements;
+  if (!('gradient' in layer) || definitionOf(layer.kind).placesTell) return elements;
   const gradient = gradientOf(layer.gradient, phase);
   const colour = new Float64Array(elements.count * 3);
   for (let i = 0; i < elements.count; i++) colour.set(gradientAt(gradient, elements.place[i]), i * 3);

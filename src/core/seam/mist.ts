@@ -62,7 +62,7 @@ export function mistFindings(piece: Piece, g: Symmetry): Finding[] {
 
 function okWords(patchy: boolean, g: Symmetry): string {
   if (!patchy) return 'lies evenly, and is as thick on both sides';
-  return g.advance !== 0 ? 'drifts by whole waves, and repeats with the tile' : 'drifts by whole waves';
+  return g.advance !== 0 ? 'moves by whole waves, and repeats with the tile' : 'moves by whole waves';
 }
 
 const openWords = (gap: number): string =>

@@ -1,3 +1,4 @@
+import { routeOf } from '../flight/routes/kinds';
 import type { Piece } from '../piece/schema';
 import { layerFinding } from './layers';
 import { lightFindings } from './lights';
@@ -8,17 +9,17 @@ import { sceneSymmetry } from './symmetry';
 /** The most parts that are looked for, as many as an orbit takes. */
 const MOST_PARTS = 360;
 
-/** A piece whose orbit is one of so many parts of a turn. */
-export const orbitedBy = (piece: Piece, parts: number): Piece => {
-  const { route } = piece.flight;
-  if (route.kind !== 'orbit') return piece;
-  const way = route.turnsPerLap < 0 ? -1 : 1;
-  return { ...piece, flight: { ...piece.flight, route: { ...route, symmetry: parts, turnsPerLap: way / parts } } };
-};
+/** A piece flown in one of so many parts of a turn; null where its route closes in whole turns alone, or does not turn. */
+export function flownInParts(piece: Piece, parts: number): Piece | null {
+  const { flight } = piece;
+  const route = routeOf(flight.route.kind).inParts?.(flight.route, parts);
+  return route ? { ...piece, flight: { ...flight, route } } : null;
+}
 
 /** Whether all that is seen, in place, colour and light, is the same after one of so many parts of a turn. */
 function closes(piece: Piece, parts: number): boolean {
-  const turned = orbitedBy(piece, parts);
+  const turned = flownInParts(piece, parts);
+  if (!turned) return false;
   const g = sceneSymmetry(turned);
   const alike = (findings: readonly { ok: boolean }[]): boolean => findings.every(({ ok }) => ok);
   return (
@@ -37,12 +38,11 @@ const isPrime = (n: number): boolean => {
 
 /**
  * How often the world of an orbit looks the same in one turn about its middle; 1 where it does only after a whole turn, and null where the
- * camera flies no level orbit. What closes under a half and under a third closes under a sixth, so powers of primes tell all;
+ * camera flies no route that may close in a part of one. What closes under a half and under a third closes under a sixth, so powers of primes tell all;
  * it is what the seam report checks, tried for each.
  */
 export function partsOfTurn(piece: Piece): number | null {
-  const { route } = piece.flight;
-  if (route.kind !== 'orbit' || route.tilt !== 0) return null;
+  if (!flownInParts(piece, 1)) return null;
   let parts = 1;
   for (let prime = 2; prime * parts <= MOST_PARTS; prime++) {
     if (!isPrime(prime)) continue;

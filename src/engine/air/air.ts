@@ -38,7 +38,10 @@ export const airUniforms = () => ({
   uPlaces: { value: 1 },
 });
 
-/** Mist before a place, as a program has it that has frame/view.glsl in front. @param sources of the core that it needs besides */
+/** Mist before a place, as a program has it that has frame/view.glsl and what of the core it needs in front. */
+export const MIST = { sources: mistSources, glsl: mistSource };
+
+/** The same with that. @param sources of the core that the program needs besides */
 export const mistProgram = (sources: Record<string, string> = {}): string =>
   joinSources(sources, mistSources) + mistSource;
 

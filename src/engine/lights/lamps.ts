@@ -2,12 +2,15 @@ import { MOST_ROWS } from '../../core/world/lights';
 import { PROGRAMS } from './list';
 import { at, seenOf, type LightProgram, type LitRow } from './program';
 
+/** A single pass has no others to look at what is between. */
+const MOST_PLACES = 12;
+
 /**
  * Places along a line of sight at which one pass looks at the light of a lamp in the air: a single pass at so many that they will do, of
  * several each at others, all of them evenly apart.
  * @param passes of a frame
  */
-export const placesOf = (passes: number): number => (passes === 1 ? 12 : passes <= 4 ? 6 : 4);
+export const placesOf = (passes: number): number => (passes === 1 ? MOST_PLACES : passes <= 4 ? 6 : 4);
 
 /** Code for every row that shines through air, one after another. */
 const each = (rows: readonly LitRow[], write: (row: LitRow, i: number, cosine: string) => string): string =>
@@ -35,7 +38,7 @@ export const airProgram = (rows: readonly LitRow[]): string => `
 uniform float uBeams[${MOST_ROWS}];
 uniform int uPlaces;
 // the middles of even steps will do for one pass, but through a pattern
-float patterned(Light light, float jitter) { return uPlaces < 12 || light.a.w > 0.5 ? jitter : 0.5; }
+float patterned(Light light, float jitter) { return uPlaces < ${MOST_PLACES} || light.a.w > 0.5 ? jitter : 0.5; }
 vec3 airLit(vec3 from, vec3 way, float len, float deep, float jitter) {
   vec3 sum = vec3(0.0);
 ${each(

@@ -146,6 +146,8 @@ export interface RouteDefinition<R extends object> {
   summary(route: R, setting: RouteSetting): string;
   /** fields whose value or gain per lap must be a whole number of steps to close */
   closingSteps(route: R, setting: RouteSetting): Record<string, number>;
+  /** the same route in one of so many parts of a turn, for those that may close in one; null where they may not as they are */
+  inParts?(route: R, parts: number): R | null;
   /** the route as one frame's shutter sees it, for those that jump on a frame */
   exposed?(route: R, exposure: Exposure): R;
   /** the curve it is, whose points are drawn in the map */

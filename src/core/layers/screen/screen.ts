@@ -208,6 +208,7 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
           const seam = showsOf(shown.kind).ownSeam?.(shown);
           return seam && !seam.ok ? [`“${shown.file.name}” ${seam.says}.`] : [];
         }),
+  placesTell: true,
   ownSeams: (layer) =>
     layer.shows.flatMap((shown, index) => {
       const seam = showsOf(shown.kind).ownSeam?.(shown);

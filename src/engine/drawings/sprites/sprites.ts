@@ -8,7 +8,7 @@ import { lampsProgram } from '../../lights/lamps';
 import type { LitRow } from '../../lights/program';
 import { LitProgram, shadingSource } from '../../matter/program';
 import { sources as apertureSources } from '../../../core/lens/aperture.gen';
-import { mistProgram } from '../../air/air';
+import { MIST, mistProgram } from '../../air/air';
 import { CRISP_PX } from '../../frame/levels';
 import { LEVELS } from '../../frame/targets';
 import hidingSource from '../../frame/hiding.glsl?raw';
@@ -36,7 +36,7 @@ const PARTICLE = SPRITES + APERTURE + viewSource + particleSource;
 const VERTEX = SPRITES + viewSource + mistProgram(apertureSources) + particleSource + vertex;
 /** The same where lamps light them. */
 const litVertex = (lights: readonly LitRow[]): string =>
-  `#define LAMPS\n${SPRITES}${viewSource}${shadingSource(lights, { ...apertureSources, ...litSources })}${mistProgram()}${lampsProgram(lights)}${particleSource}${vertex}`;
+  `#define LAMPS\n${SPRITES}${viewSource}${shadingSource(lights, { ...apertureSources, ...litSources, ...MIST.sources })}${MIST.glsl}${lampsProgram(lights)}${particleSource}${vertex}`;
 const FRAGMENT = SPRITES + APERTURE + hidingSource + fragment;
 const SORT = `const float SMALL_PX = ${SMALL_PX.toFixed(1)};\nconst float CRISP_PX = ${CRISP_PX.toFixed(1)};\n${PARTICLE}${sortSource}`;
 

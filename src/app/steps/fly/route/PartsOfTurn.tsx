@@ -1,5 +1,5 @@
-import { useState } from 'react';
-import { cutsOf, orbitedBy } from '../../../../core/seam/parts';
+import { useMemo, useState } from 'react';
+import { cutsOf, flownInParts } from '../../../../core/seam/parts';
 import type { Piece } from '../../../../core/piece/schema';
 import { troubleWords } from '../../../../core/trouble';
 import { Button } from '../../../parts/Button';
@@ -12,14 +12,9 @@ import styles from './Route.module.css';
 /** Cuts that are offered at most: more are too small a part of a turn for a lap. */
 const MOST_OFFERED = 8;
 
-/** What of a piece the parts of a turn follow from: another of these, and they are to be found anew. */
-const WORLD: readonly ((piece: Piece) => unknown)[] = [
-  ({ layers }) => layers,
-  ({ look }) => look,
-  ({ tile }) => tile,
-  ({ flight: { route } }) => (route.kind === 'orbit' ? route.around : null),
-  ({ flight: { route } }) => (route.kind === 'orbit' ? route.tilt : null),
-];
+/** What of a piece the parts of a turn follow from: where another, they are to be found anew. */
+const worldOf = (piece: Piece): string =>
+  JSON.stringify([piece.layers, piece.look, piece.tile, flownInParts(piece, 1)?.flight.route]);
 
 type Found = { parts: number | null } | { failed: string } | 'looking';
 
@@ -28,7 +23,7 @@ function wordsOf(found: Found | null): string {
   if (found === null) return 'A lap may be a part of a turn, if the world is the same after it.';
   if (found === 'looking') return 'Turning the world …';
   if ('failed' in found) return found.failed;
-  if (found.parts === null) return 'A tilted orbit closes after whole turns alone.';
+  if (found.parts === null) return 'Tilted, it closes after whole turns alone.';
   if (found.parts === 1) return 'It looks the same after a whole turn alone.';
   return `It looks the same ${found.parts} times a turn. A lap of:`;
 }
@@ -36,11 +31,11 @@ function wordsOf(found: Found | null): string {
 /** Finds the parts of a turn under which the world of an orbit closes, and flies one of them in a press. */
 export function PartsOfTurn() {
   const piece = usePiece();
-  const [last, setLast] = useState<{ of: Piece; found: Found | null } | null>(null);
+  const [last, setLast] = useState<{ of: string; found: Found | null } | null>(null);
   // what was found holds for the world it was found in
-  const holds = last && WORLD.every((of) => of(last.of) === of(piece));
-  const found = holds ? last.found : null;
-  const setFound = (now: Found | null): void => setLast({ of: piece, found: now });
+  const world = useMemo(() => worldOf(piece), [piece]);
+  const found = last?.of === world ? last.found : null;
+  const setFound = (now: Found | null): void => setLast({ of: world, found: now });
   const find = (): void => {
     setFound('looking');
     player
@@ -67,7 +62,7 @@ export function PartsOfTurn() {
       {cuts.length > 0 ? (
         <div className={styles.cuts}>
           {cuts.slice(0, MOST_OFFERED).map((cut) => (
-            <Button key={cut} onPress={() => bench.update((now) => orbitedBy(now, cut))}>
+            <Button key={cut} onPress={() => bench.update((now) => flownInParts(now, cut) ?? now)}>
               1/{cut}
             </Button>
           ))}

@@ -49,7 +49,7 @@ export function RouteRows() {
         path={['flight', 'route']}
         closingSteps={definition.closingSteps(route, routeSetting(piece))}
       />
-      {route.kind === 'orbit' ? <PartsOfTurn /> : null}
+      {definition.inParts ? <PartsOfTurn /> : null}
     </>
   );
 }

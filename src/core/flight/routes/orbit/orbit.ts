@@ -74,6 +74,10 @@ export const orbit: RouteDefinition<OrbitRoute> = {
       height: Number((radius * 0.3).toPrecision(2)),
     };
   },
+  inParts(route, parts) {
+    if (route.tilt !== 0) return null;
+    return { ...route, symmetry: parts, turnsPerLap: (route.turnsPerLap < 0 ? -1 : 1) / parts };
+  },
   travel(route, { middleOf }) {
     const whole = Math.abs(route.turnsPerLap - Math.round(route.turnsPerLap)) < 1e-9;
     const { aside, above, ahead } = route.around;
