@@ -3,15 +3,25 @@ import { ensureKernels } from './scripts/kernels/build.mjs';
 
 await ensureKernels();
 
+/** Tests that put something in the place of a module, or look at what nobody has known before: each has all modules to itself. */
+const ALONE = ['tests/kinds/**/*.test.ts', 'src/core/world/pattern.test.ts'];
+
+const shared = { setupFiles: 'tests/properties.ts', testTimeout: 30_000 };
+
 export default defineConfig({
   test: {
-    include: [
-      'src/**/*.test.ts',
-      'tests/outside/**/*.test.ts',
-      'tests/command/**/*.test.ts',
-      'tests/kinds/**/*.test.ts',
+    projects: [
+      { test: { ...shared, name: 'alone', include: ALONE } },
+      {
+        test: {
+          ...shared,
+          name: 'together',
+          // modules are loaded once a worker, which takes half the time
+          isolate: false,
+          include: ['src/**/*.test.ts', 'tests/outside/**/*.test.ts', 'tests/command/**/*.test.ts'],
+          exclude: ALONE,
+        },
+      },
     ],
-    setupFiles: 'tests/properties.ts',
-    testTimeout: 30_000,
   },
 });

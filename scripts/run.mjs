@@ -42,15 +42,19 @@ for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM']))
  * @param {string} command
  * @param {readonly string[]} args
  * @param {import('node:child_process').SpawnOptions} options
+ * @param {string[]} [held] takes what it prints, where that is piped
  * @returns {Promise<number>} its exit code
  */
-export function run(command, args, options = {}) {
+export function run(command, args, options = {}, held) {
   return new Promise((done, fail) => {
     const env = { ...process.env, ...QUIET_TOOLS, ...options.env };
     const child = spawn(command, args, { cwd: root, stdio: 'inherit', ...options, env });
     children.add(child);
+    for (const stream of [child.stdout, child.stderr])
+      stream?.setEncoding('utf8').on('data', (text) => held?.push(text));
     child.on('error', fail);
-    child.on('exit', (code) => {
+    // what it printed last may come after its end
+    child.on('close', (code) => {
       children.delete(child);
       done(code ?? 1);
     });

@@ -40,22 +40,39 @@ mkdirSync(reports, { recursive: true });
 const counts = { passed: 0, failed: 0 };
 /** @type {string[]} */
 const failedStages = [];
-/** @param {string} name @param {[string, ...string[]][]} commands */
-const stage = async (name, ...commands) => {
+/**
+ * @param {string} name
+ * @param {[string, ...string[]]} command
+ * @param {string[]} [held] where what it prints is kept until it has ended; it is shown at once without
+ */
+const stage = async (name, [command, ...args], held) => {
   if (!wanted.includes(name)) return;
-  console.log(`\n── ${name}`);
+  /** @param {string} line */
+  const say = (line) => (held ? held.push(`${line}\n`) : console.log(line));
+  say(`\n── ${name}`);
   const started = Date.now();
-  let ok = true;
-  for (const [command, ...args] of commands) ok = ok && (await run(command, args)) === 0;
-  console.log(`   ${name} ${ok ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`);
+  const ok = (await run(command, args, held ? { stdio: 'pipe' } : {}, held)) === 0;
+  say(`   ${name} ${ok ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`);
   if (!ok) failedStages.push(name);
 };
+/**
+ * Stages that keep one core busy each, at once.
+ * @param {...[string, [string, ...string[]]]} stages
+ */
+const together = (...stages) =>
+  Promise.all(
+    stages.map(async ([name, command]) => {
+      /** @type {string[]} */
+      const held = [];
+      await stage(name, command, held);
+      process.stdout.write(held.join(''));
+    }),
+  );
 /** @param {string} name */
 const readReport = (name) =>
   existsSync(join(reports, name)) ? JSON.parse(readFileSync(join(reports, name), 'utf8')) : null;
 
-await stage('lint', ['npm', 'run', '-s', 'lint']);
-await stage('types', ['npm', 'run', '-s', 'types']);
+await together(['lint', ['npm', 'run', '-s', 'lint']], ['types', ['npm', 'run', '-s', 'types']]);
 await stage('unit', [
   'npx',
   'vitest',

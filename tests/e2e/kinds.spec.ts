@@ -62,6 +62,8 @@ const document = (layers: object[], effects: object[], lights: object[]): unknow
 const row = (more: object = {}): object => ({ kind: 'beads', id: 'row', name: 'Row', ...more });
 
 test('a made-up layer, treatment, effect, light and matter, from one file each, are drawn', async ({ page }) => {
+  // its engine is made into one file first
+  test.setTimeout(180_000);
   await page.goto('about:blank');
   await page.addScriptTag({ content: await bundle() });
   const bytes = (layers: object[], effects: object[] = [], lights: object[] = []): Promise<number[]> =>

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { pieceOf } from '../pieces';
+import type { Piece } from '../../src/core/piece/schema';
 import { decibels } from './decibels';
 import { openLab, redOf } from './lab';
 
@@ -99,4 +100,101 @@ test('a box has its nine seen edges, its three hidden ones faintly, and none whe
   expect(contours / all).toBeLessThan(0.8);
   expect(hidden / all).toBeGreaterThan(1.2);
   expect(hidden / all).toBeLessThan(1.4);
+});
+
+/** A ground, seen from where the flight says, without lights. */
+const land = (fields: object, flight: object): Piece =>
+  pieceOf({ ...{ kind: 'ground', gradient: [{ at: 0, colour: '#ffffff' }], ...fields } } as never, {
+    tile: 8,
+    flight: { ...{ route: { kind: 'run', tilesPerLap: 1 }, fNumber: 64, shutterDeg: 0 }, ...flight },
+    look: { background: '#000000', backgroundEdge: '#000000', fogDistance: 10_000, reach: 60, lights: [] },
+  });
+const INK = { over: 'nothing', inks: [{ at: 0, colour: '#ffffff' }], taper: 0 };
+
+test('the contour of hills lies where they hide what is behind them', async ({ page }) => {
+  const hills = { above: -1.5, relief: 3, feature: 8, valley: 1, width: 40, rows: 40 };
+  const flight = { focalMm: 24, pitch: 6 };
+  const body = await lightOf(page, land({ ...hills, matter: { kind: 'emission', glowing: 1 } }, flight), 8);
+  const wide = 2;
+  const lines = { drawn: 'edges', creases: false, wide: wide / SIZE.height, ...INK };
+  const line = await lightOf(page, land({ ...hills, lines }, flight), 8);
+  const column = (of: readonly number[], x: number): number[] =>
+    Array.from({ length: SIZE.height }, (_, y) => of[y * SIZE.width + x]);
+  let [level, valley] = [0, 0];
+  const off: number[] = [];
+  for (let x = 0; x < SIZE.width; x++) {
+    // rows from the bottom that the land fills, to parts of one; and the highest line
+    const filled = column(body, x);
+    const top = filled.findLastIndex((v) => v > 0.98) + 1;
+    const edge = top + filled.slice(top).reduce((sum, v) => sum + v, 0);
+    const drawn_ = column(line, x);
+    const highest = drawn_.findLastIndex((v) => v > 0.02);
+    // in the valley there are no hills before what is too far away to be seen
+    if (Math.abs(highest - edge) > 2 * wide + 2) {
+      valley++;
+      continue;
+    }
+    const part = drawn_.map((v, y) => (y > highest - 2 * wide ? v : 0));
+    const weight = part.reduce((sum, v) => sum + v, 0);
+    // where it goes down steeply, or another begins below it, more of it is over one another
+    if (Math.abs(weight - wide) > 0.3) continue;
+    level++;
+    off.push(part.reduce((sum, v, y) => sum + v * (y + 0.5), 0) / weight - edge);
+  }
+  expect(valley).toBeLessThan(SIZE.width / 6);
+  expect(level).toBeGreaterThan(SIZE.width / 5);
+  const mean = off.reduce((sum, v) => sum + v, 0) / level;
+  expect(Math.abs(mean)).toBeLessThan(0.25);
+  expect(Math.sqrt(off.reduce((sum, v) => sum + (v - mean) ** 2, 0) / level)).toBeLessThan(0.4);
+});
+
+test('a net of a ground covers as much as its lines are long and wide, however far its vertices are apart', async ({
+  page,
+}) => {
+  for (const rows of [16, 40]) {
+    const wide = 2;
+    const lines = { drawn: 'wire', wide: wide / SIZE.height, ...INK };
+    const flat = { above: -3, relief: 0, width: 40, rows, lines };
+    // from above, without perspective
+    const light = await lightOf(page, land(flat, { lens: 'orthographic', widthM: METRES, pitch: -90 }), 16);
+    const apart = (8 / rows / METRES) * SIZE.width;
+    // pixels of a side that lines from its middle on cover
+    const covered = (side: number): number =>
+      Array.from({ length: 199 }, (_, i) => (i - 99) * apart).reduce(
+        (sum, at) => sum + Math.max(0, Math.min(at + wide / 2, side / 2) - Math.max(at - wide / 2, -side / 2)),
+        0,
+      ) / side;
+    const share = 1 - (1 - covered(SIZE.width)) * (1 - covered(SIZE.height));
+    const mean = light.reduce((sum, v) => sum + v, 0) / light.length;
+    expect(Math.abs(mean / share - 1), `${String(rows)} rows`).toBeLessThan(0.015);
+  }
+});
+
+test('ribs have lines at both ends, a skin only where it folds or turns away', async ({ page }) => {
+  const wall = (fields: object, ink: object): Promise<number[]> =>
+    lightOf(
+      page,
+      pieceOf(
+        {
+          ...{ kind: 'tunnel', section: 'polygon', sides: 4, nested: 0, lines: 'none', rings: 8, twist: 0, radius: 2 },
+          ...fields,
+          ink: { drawn: 'edges', wide: 2 / 180, ...INK, ...ink },
+        } as never,
+        {
+          tile: 8,
+          flight: { route: { kind: 'run', tilesPerLap: 1 }, fNumber: 64, shutterDeg: 0 },
+          look: { background: '#000000', backgroundEdge: '#000000', fogDistance: 10_000, reach: 20, lights: [] },
+        },
+      ),
+      8,
+    );
+  const sum = (light: readonly number[]): number => light.reduce((a, b) => a + b, 0);
+  const folds = sum(await wall({ wall: 'skin' }, {}));
+  // straight sides turn nowhere away from a camera between them, and end nowhere
+  expect(sum(await wall({ wall: 'skin' }, { creases: false }))).toBe(0);
+  expect(sum(await wall({ wall: 'ribs' }, { creases: false, borders: false }))).toBe(0);
+  expect(sum(await wall({ wall: 'ribs' }, {}))).toBeGreaterThan(1.5 * folds);
+  // a round one has no folds
+  expect(folds).toBeGreaterThan(0);
+  expect(sum(await wall({ wall: 'skin', section: 'circle' }, {}))).toBe(0);
 });

@@ -213,15 +213,23 @@ for (const [how, block] of [
 ] as const)
   test(`a worker whose program is ${how} ends with words within 10 s, exports included`, async ({ page }) => {
     await block(page);
+    // the page's own clock is moved on: what a busy machine takes besides is not what is looked at
+    await page.clock.install();
     await page.goto('/');
-    const begun = Date.now();
-    await page.getByRole('button', { name: 'New lap' }).click();
-    await expect(page.getByRole('alert').filter({ hasText: 'could not be started' })).toBeVisible({ timeout: 12_000 });
-    expect(Date.now() - begun).toBeLessThan(12_000);
+    const endsWithin10s = async (start: () => Promise<void>, words: string): Promise<void> => {
+      const asked = page.waitForRequest(/worker[^/]*\.js/);
+      await start();
+      await asked;
+      await page.clock.fastForward(10_000);
+      await expect(page.getByText(words).first()).toBeVisible({ timeout: 5000 });
+    };
+    await endsWithin10s(() => page.getByRole('button', { name: 'New lap' }).click(), 'could not be started');
     await step(page, 'Export').click();
     await page.getByRole('button', { name: 'Proof and full size' }).click();
-    await page.getByRole('button', { name: 'Render' }).first().click();
-    await expect(page.getByText('The export worker did not start')).toBeVisible({ timeout: 11_000 });
+    await endsWithin10s(
+      () => page.getByRole('button', { name: 'Render' }).first().click(),
+      'The export worker did not start',
+    );
   });
 
 test('an export works when the server is gone, and asks before it is left', async ({ page, context }) => {

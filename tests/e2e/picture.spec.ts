@@ -48,17 +48,16 @@ for (const name of ['ropewalk-tunnel', 'plankton-bloom', 'salt-lattice', 'net-of
   test(`${name}: a frame is the same bytes alone, again, and in a sequence`, async ({ page }) => {
     const [alone, again] = await frameBytes(page, demoJson(name), [5, 5]);
     const sequence = await frameBytes(page, demoJson(name), [3, 4, 5]);
-    await page.reload();
-    await page.waitForFunction(() => 'lab' in globalThis);
-    const [fresh] = await frameBytes(page, demoJson(name), [5]);
-    expect([again, sequence[2], fresh]).toEqual([alone, alone, alone]);
+    expect([again, sequence[2]]).toEqual([alone, alone]);
     expect(sequence[1]).not.toBe(alone);
     // small pictures have fewer levels of glow; and here another frame comes first
     const small = { width: 96, height: 54 };
     const [, second] = await frameBytes(page, demoJson(name), [9, 5], small);
+    // by an engine that has drawn nothing before
     await page.reload();
     await page.waitForFunction(() => 'lab' in globalThis);
     expect(await frameBytes(page, demoJson(name), [5], small)).toEqual([second]);
+    expect(await frameBytes(page, demoJson(name), [5])).toEqual([alone]);
   });
 
 /** 300 bright points of one size in a ball, seen by a fast lens; nothing else. Seed 42. */
@@ -360,24 +359,34 @@ test('a triangle seen from its very edge shines as a number', async ({ page }) =
   }
 });
 
-test('every demo piece closes in the picture too', async ({ page }) => {
+test('in every demo piece the frames around the seam are those of a lap later', async ({ page }) => {
   test.setTimeout(600_000);
-  for (const name of DEMOS) {
+  // how many colours of pixels of three frames differ by more than one code value
+  const apart = async (name: string, change: (piece: Piece) => void = () => undefined): Promise<number> => {
     const json = structuredClone(demoJson(name)) as { piece: Piece };
-    // few and small: what jumps at the seam jumps the more beside them (the planted ones above)
-    json.piece.lap.frames = 36;
-    json.piece.lap.tempo = null;
-    // the first particles are a fair sample of all
-    for (const layer of json.piece.layers) if (layer.kind === 'field') layer.count = Math.min(layer.count, 5000);
-    const report = await page.evaluate(async (document) => {
+    // the points of a lens that are looked through turn with its blades
+    json.piece.flight.bladeTurn = 0;
+    change(json.piece);
+    return page.evaluate(async (document) => {
       const piece = lab.parse(document);
-      return lab.engine.api.seamPictures(
-        { piece, width: 96, height: 54, passes: 1 },
-        lab.proxy(() => undefined),
-      );
+      const { frames } = piece.lap;
+      const draw = (frameIndex: number): Promise<Uint8Array | Uint8ClampedArray> =>
+        lab.engine.api.pixels({ piece, frameIndex, width: 96, height: 54, passes: 2 });
+      let sum = 0;
+      for (const at of [-1, 0, 1]) {
+        const [here, later] = [await draw(at), await draw(frames + at)];
+        sum += here.filter((v, i) => Math.abs(v - later[i]) > 1).length;
+      }
+      return sum;
     }, json);
-    expect([name, report.verdict]).toEqual([name, 'closes']);
-  }
+  };
+  // places are a tile farther on, and rounded there: here and there an edge goes through the next pixel
+  const few = 0.0025 * 3 * 96 * 54 * 3;
+  for (const name of DEMOS) expect(await apart(name), name).toBeLessThan(few);
+  // a thousandth of a tile too far is seen
+  expect(
+    await apart('ropewalk-tunnel', ({ flight }) => Object.assign(flight.route, { tilesPerLap: 1.001 })),
+  ).toBeGreaterThan(20 * few);
 });
 
 test('the frame of a cut, a held stagger and a held bend shows one state in all its passes', async ({ page }) => {

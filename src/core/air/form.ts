@@ -91,7 +91,7 @@ export const airFields = {
     hint: 'Share of a lamp’s light that every metre of air gives away, so that its beam is seen. 0 shows none, but in mist.',
   }),
   hazeForward: number(0.35, {
-    label: 'Scatters forward',
+    label: 'Forward',
     min: -0.9,
     max: 0.9,
     decimals: 2,

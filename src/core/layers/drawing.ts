@@ -17,7 +17,8 @@ export interface Part {
 /**
  * How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile; bodies are a mesh
  * drawn once for each of a stretch of elements, always or only from one frame up to another, all of them or cut off at the layer’s edge, in as
- * much detail as shows or always `whole`. A sheet is so many cells across and
+ * much detail as shows or always `whole`. A surface is made of quads between rings of so many corners, each of so many copies, with or without a
+ * gap after every second ring, and round from corner to corner or not; behind those rings there are two more past the end, and the one before the first. A sheet is so many cells across and
  * along between elements in rows, one more of them each way, and is smooth matter. Of particles the first of every
  * `fair` by number are a fair sample, so that a live picture may leave out the others; of those in `rows` some of every few that
  * follow one another; of the rest none.
@@ -25,7 +26,7 @@ export interface Part {
 export type Drawing =
   | { as: 'sprites'; order: Uint32Array; parts: Part[]; fair?: number; rows?: true }
   | { as: 'segments'; pairs: Uint32Array }
-  | { as: 'surface'; triangles: Uint32Array }
+  | { as: 'surface'; corners: number; copies: number; rings: number; gaps: boolean; round: boolean }
   | { as: 'sheet'; across: number; along: number }
   | { as: 'dome' }
   | { as: 'links'; from: string | null; to: string | null }

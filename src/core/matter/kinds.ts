@@ -16,9 +16,9 @@ export const matterOf = (kind: string): MatterDefinition<Matter> => MATTER.of(ki
 /** Matter of a kind, with what its fields are at first where nothing else is said. */
 export const newMatter = (kind: MatterKind, fields: object = {}): Matter => MATTER.schema.parse({ ...fields, kind });
 
-/** What the bodies or the surface of a layer are made of: a field of the layer. */
-export const matterField = () =>
-  shownPartOf(MATTER, { kind: 'plain' }, 'matter', {
+/** What the bodies or the surface of a layer are made of: a field of the layer. @param kind at first */
+export const matterField = (kind: MatterKind = 'plain') =>
+  shownPartOf(MATTER, { kind }, 'matter', {
     label: 'Made of',
     sampled: 'matter',
     group: MATTER_HEADING,
@@ -27,10 +27,10 @@ export const matterField = () =>
 
 /**
  * What the bodies or the surface of a layer are made of, what covers it, and what it has to do with shadows: fields of the layer.
- * @param casts at first @param lies where a pattern lies at first
+ * @param casts at first @param lies where a pattern lies at first @param kind of matter at first
  */
-export const matterFields = (casts = true, lies: Lies = 'body') => ({
-  matter: matterField(),
+export const matterFields = (casts = true, lies: Lies = 'body', kind: MatterKind = 'plain') => ({
+  matter: matterField(kind),
   pattern: patternField(lies),
   casts: flag(casts, {
     label: 'Casts shadows',

@@ -262,7 +262,13 @@ describe('what the seam report says of treatments', () => {
     expect(failures(turned(1 / 7))).toEqual(
       expect.arrayContaining(['layer:one', 'value:layers.0.treatments.0.amount']),
     );
-    expect(failures(turned(1 / 20, { spread: 1, placeBy: 'chance' }))).toContain('layer:one');
+    const two = [
+      { at: 0, colour: '#222222' },
+      { at: 1, colour: '#eeeeee' },
+    ];
+    expect(failures(turned(1 / 20, { spread: 1, placeBy: 'chance', gradient: two }))).toContain('layer:one');
+    // in one colour all look alike, wherever on the gradient they are
+    expect(failures(turned(1 / 20, { spread: 1, placeBy: 'chance' }))).toEqual([]);
   });
 
   it('a box turned by a quarter about itself is the same box', () => {

@@ -2,6 +2,7 @@ import { layerElements, worldOf } from './layers';
 import { within } from '../layers/drawing';
 import { standsOnce } from './route';
 import { definitionOf, type Layer } from '../layers/kinds';
+import { wallTriangles } from '../layers/wall';
 import type { Mesh } from '../solids/mesh';
 import type { Piece } from '../piece/schema';
 import { crossesTriangle, nearestOnSegment, nearestOnTriangle } from '../space/distance';
@@ -127,7 +128,8 @@ function approach(piece: Piece, layer: Layer, p: Vec3, before: Vec3, phase: numb
     .drawings(layer, share, context)
     .reduce<Approach>(
       (best, drawing) => {
-        if (drawing.as === 'surface') return toTriangles(p, before, drawing.triangles, elements.position, shift, best);
+        if (drawing.as === 'surface')
+          return toTriangles(p, before, wallTriangles(drawing), elements.position, shift, best);
         if (drawing.as === 'bodies' && within(drawing.shown, frame, piece.lap.frames))
           return toBodies(p, before, drawing.mesh, drawing, elements, shift, best);
         if (drawing.as !== 'segments') return best;

@@ -45,8 +45,11 @@ export const MIST = { sources: mistSources, glsl: mistSource };
 export const mistProgram = (sources: Record<string, string> = {}): string =>
   joinSources(sources, mistSources) + mistSource;
 
+/** The line of sight of a pixel, in full-screen programs. */
+const PIXEL = `uniform mat4 uView;\nin vec2 vUv;\n${pixelSource}`;
+
 /** Mist before what a pixel shows, as a program has it that has frame/view.glsl in front. */
-export const VEIL = pixelSource + mistProgram() + veilSource;
+export const VEIL = PIXEL + mistProgram() + veilSource;
 
 /** Sets the air of a moment. @param phase not wrapped @param passes of the frame */
 export function setAir(
@@ -91,7 +94,7 @@ export class LitAir {
   ) {
     const source = (...lights: Parameters<typeof shadingSource>): string =>
       viewSource +
-      pixelSource +
+      PIXEL +
       shadingSource(lights[0], litSources) +
       mistProgram() +
       betweenSource +

@@ -9,8 +9,8 @@ out vec4 outLight;
 void main() {
   ivec2 px = ivec2(gl_FragCoord.xy);
   float depth = min(texelFetch(uMatter, px, 0).w, 1e5);
-  vec3 from = worldOf(uView, placeAt(0.0));
-  vec3 way = worldOf(uView, placeAt(depth)) - from;
+  vec3 from = worldOf(uView, placeAt(vUv, 0.0));
+  vec3 way = worldOf(uView, placeAt(vUv, depth)) - from;
   float len = max(length(way), 1e-4);
   // where along its line a pixel looks: another place in every pass, all of them even steps
   float jitter = fract(unit(pcg4d(uvec4(px, 72u, 0u)).x) + uTime);

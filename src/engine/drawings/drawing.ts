@@ -38,6 +38,8 @@ interface DrawnBase {
   readonly momentary?: boolean;
   /** how its elements are sorted before the passes of a frame; without it all of every part in sight is drawn */
   readonly sorting?: Sorting;
+  /** the same of lines along it, which the camera alone sees */
+  readonly lineSorting?: Sorting;
   /** Once a frame. @param frameOf another layer at this frame, where it is drawn or asked for */
   update(frame: LayerFrame, frameOf: (id: string) => LayerFrame | undefined): void;
   dispose(): void;

@@ -123,7 +123,9 @@ export class HeldLayers {
 
 const jobsOf = (shown: readonly (ShownMatter | ShownLight)[]): SortJob[] =>
   shown.flatMap(({ drawn, moment, at }) =>
-    drawn.sorting ? [{ sorting: drawn.sorting, moment: moment.index, at, show: () => drawn.show(moment, 0.5) }] : [],
+    [drawn.sorting, drawn.lineSorting].flatMap((sorting) =>
+      sorting ? [{ sorting, moment: moment.index, at, show: () => drawn.show(moment, 0.5) }] : [],
+    ),
   );
 
 /** Particles under this number take no time worth having. */

@@ -55,7 +55,7 @@ void main() {
   vec4 manner = texelFetch(uMatterManner, px, 0);
 #if MARK == 2
   mat3 toWorld = transpose(mat3(uView));
-  vec3 seen = placeAt(depth);
+  vec3 seen = placeAt(vUv, depth);
   vec3 v = toWorld * toEye(seen);
   vec3 f0 = mix(vec3(0.04), colour.rgb, manner.y);
   vec3 light = shine(direction(surface.xy), v, f0, colour.rgb * (1.0 - manner.y), manner.y, manner.x, 1.0, toWorld * (seen - uView[3].xyz), 2.0 - surface.z) + colour.rgb * colour.a;

@@ -7,7 +7,7 @@ import type { Gpu } from '../gl/gpu';
 import { ADDITIVE, bareGeometry, fullscreenMaterial, rawMaterial } from '../gl/quad';
 import { GlassStage } from '../glass/glass';
 import { FewPassLens } from '../lens/lens';
-import { LitProgram, shadingSource } from '../matter/program';
+import { LitProgram, shadingSource, skySources } from '../matter/program';
 import tilesFragment from './tiles.frag.glsl?raw';
 import tilesVertex from './tiles.vert.glsl?raw';
 import lightingFragment from './lighting.frag.glsl?raw';
@@ -48,7 +48,7 @@ export class Sum {
     const lighting = (mark: Mark): LitProgram => {
       const head = `${tile}#define MARK ${MARKS[mark]}\n`;
       const source = (...lights: Parameters<typeof shadingSource>): string =>
-        head + viewSource + VEIL + shadingSource(...lights) + lightingFragment;
+        head + viewSource + VEIL + (mark === 'plain' ? shadingSource(...lights) : skySources) + lightingFragment;
       return new LitProgram(rawMaterial(head + tilesVertex, source([]), uniforms, ADDITIVE), source);
     };
     this.lighting = {

@@ -41,5 +41,9 @@ void keep(Matter m, vec3 n, float depth, bool partly, float soft) {
   outColour = vec4(m.colour, m.glow);
   outManner = vec4(m.rough, m.metal, float(partly), soft);
 #endif
+#ifdef ALONE
+  // it hides lines, and is not seen
+  outSurface.w = 1e9;
+#endif
 }
 void keep(Matter m, vec3 n, float depth, bool partly) { keep(m, n, depth, partly, 0.0); }

@@ -3,8 +3,9 @@ import { emission } from './emission/emission';
 import { facing } from './facing/facing';
 import { film } from './film/film';
 import { glass } from './glass/glass';
+import { headlamp } from './headlamp/headlamp';
 import { plain } from './plain/plain';
 import type { MatterProgram } from './program';
 
 /** The program of every kind of matter: the compiler asks for one of each. */
-export const PROGRAMS = { plain, emission, facing, film, glass } satisfies Record<MatterKind, MatterProgram>;
+export const PROGRAMS = { plain, emission, facing, film, glass, headlamp } satisfies Record<MatterKind, MatterProgram>;

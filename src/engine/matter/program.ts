@@ -36,6 +36,9 @@ export const isOpaque = (kind: MatterKind): boolean => PROGRAMS[kind].opaque;
 /** Whether what is made of a kind of matter is seen through. */
 export const isSeenThrough = (kind: MatterKind): boolean => (PROGRAMS[kind] as MatterProgram).behind === true;
 
+/** What a sky is, as programs have it in front that light nothing. */
+export const skySources = joinSources(hashSources) + skySource;
+
 /** Shading under some lights, as a program has it in front. @param sources of the core that it needs besides */
 export const shadingSource = (lights: readonly LitRow[], sources: Record<string, string> = {}): string =>
   joinSources(hashSources, sources) + skySource + brdfSource + lightsProgram(lights) + shineSource;
@@ -82,16 +85,21 @@ export interface Made {
   alone: boolean;
 }
 
-/** The material of something made of matter: `take` follows the lights of a piece where the kind's program needs them. */
+/**
+ * The material of something made of matter: `take` follows the lights of a piece where the kind's program needs them.
+ * @param besides sources of the core that its own program needs
+ */
 export function matterMaterial(
-  { matter, cover }: Made,
+  { matter, cover, alone }: Made,
   [vertex, fragment]: readonly [string, string],
   uniforms: Uniforms,
   side: THREE.Side,
+  besides: Record<string, string> = {},
 ): { material: THREE.RawShaderMaterial; take: (piece: Piece) => void } {
   const { light, glsl, sources, behind }: MatterProgram = PROGRAMS[matter];
-  const head = HEADS[light] + coverHead(cover) + (behind === true ? '#define BEHIND\n' : '');
-  const needed = { ...sources, ...coverSources(cover) };
+  const head =
+    HEADS[light] + coverHead(cover) + (behind === true ? '#define BEHIND\n' : '') + (alone ? '#define ALONE\n' : '');
+  const needed = { ...sources, ...coverSources(cover), ...besides };
   const source = (lights: readonly LitRow[]): string =>
     head +
     (light === 'worked out' ? shadingSource(lights, needed) : joinSources(hashSources, needed)) +

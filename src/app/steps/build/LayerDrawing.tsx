@@ -7,6 +7,7 @@ import { gradientOf } from '../../../core/colour/animated';
 import { gradientAt, linearToHex, type Gradient } from '../../../core/colour/colour';
 import type { Sketch } from '../../../core/layers/definition';
 import type { DrawingOf } from '../../../core/layers/drawing';
+import { wallQuads } from '../../../core/layers/wall';
 import type { Piece } from '../../../core/piece/schema';
 import { ShapesPicture } from '../../parts/ShapesPicture';
 import styles from './Build.module.css';
@@ -67,8 +68,7 @@ function linesOf(piece: Piece, layer: Layer, share: number, batch: Batch): numbe
     .flatMap((drawing) => {
       if (drawing.as === 'segments') return [...drawing.pairs];
       if (drawing.as === 'sheet') return rowsOf(drawing);
-      // the outline of each wall: first two corners of every pair of triangles
-      return drawing.as === 'surface' ? [...drawing.triangles].filter((_, i) => i % 6 < 2) : [];
+      return drawing.as === 'surface' ? wallQuads(drawing).flatMap(([a, b]) => [a, b]) : [];
     });
 }
 

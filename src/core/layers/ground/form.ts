@@ -1,5 +1,6 @@
 import { choice, form, heading, integer, number, tag, type ValueOf } from '../../forms';
 import { layerBase, layerSeed } from '../base';
+import { linesField } from '../../lines/lines';
 import { matterFields } from '../../matter/kinds';
 import { CELLS, gradientField, patchField, placeByField, spreadField } from '../tint';
 
@@ -136,6 +137,7 @@ export const GroundForm = form({
   spread: spreadField(),
   placeScale: patchField(3),
   ...matterFields(true, 'world'),
+  lines: linesField('surface'),
   ...layerSeed,
 });
 export type GroundLayer = ValueOf<typeof GroundForm>;

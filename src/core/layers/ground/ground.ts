@@ -111,6 +111,7 @@ export const ground: LayerDefinition<GroundLayer, GroundValues> = {
     lineWidth: 0,
     matter: layer.matter,
     pattern: layer.pattern,
+    lines: layer.lines,
     sprite: 0,
     ripple:
       layer.surface === 'water' ? { strength: layer.ripple, size: layer.rippleSize, cycles: layer.rippleCycles } : null,

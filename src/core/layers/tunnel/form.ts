@@ -1,4 +1,18 @@
-import { animated, choice, form, heading, integer, number, outline, points, tag, type ValueOf } from '../../forms';
+import {
+  animated,
+  choice,
+  form,
+  heading,
+  integer,
+  number,
+  outline,
+  points,
+  shownIf,
+  tag,
+  type ValueOf,
+} from '../../forms';
+import { linesField } from '../../lines/lines';
+import { matterFields } from '../../matter/kinds';
 import { layerBase, layerSeed } from '../base';
 import { byPatch, CELLS, gradientField, patchCyclesField, placeByField, spreadField, tint } from '../tint';
 
@@ -14,6 +28,7 @@ const shape = heading('Section');
 const way = heading('Route');
 const lines = heading('Rings');
 const life = heading('Life');
+const walled = { field: 'wall', is: ['ribs', 'skin'] };
 
 export const TunnelForm = form({
   ...layerBase,
@@ -214,7 +229,7 @@ export const TunnelForm = form({
     max: 10_000,
     comfort: 30,
     group: tint,
-    hint: 'Brightness of lines; of ribs and skin, how much they glow by themselves.',
+    hint: 'Brightness of lines; of a wall, of what it gives off by itself.',
   }),
   gradient: gradientField(['#061018', '#12566a', '#f2b84b', '#fff1cf']),
   placeBy: placeByField('noise', PLACES, 'a ring'),
@@ -254,6 +269,7 @@ export const TunnelForm = form({
     group: life,
     hint: 'Most whole cycles the wobble makes in a lap.',
   }),
+  ...shownIf({ ...matterFields(false, 'world', 'headlamp'), ink: linesField('surface') }, walled),
   ...layerSeed,
 });
 export type TunnelLayer = ValueOf<typeof TunnelForm>;

@@ -20,9 +20,11 @@ void tunnelElement(uint id, uint seed, int corners, float roundness, int drawn, 
                    out float size, out float place, out float light, out float order, out uint key) {
   int index = int(id);
   int copy = (index / corners) % copies;
-  int shown = (index / (corners * copies)) * stride;
-  // one ring past the tile closes its skin and wires onto the next tile's first ring
-  int ring = shown >= rings ? shown - rings : shown;
+  int row = index / (corners * copies);
+  // one ring past the tile closes its skin and wires onto the next tile's first ring; for the slopes of a wall there are one more past
+  // it, and at the end the last before the tile
+  int shown = row * stride > rings + stride ? -stride : row * stride;
+  int ring = (shown + rings) % rings;
   int cornerIndex = index - (index / corners) * corners;
   key = uint(ring * 2 + copy);
   uvec4 h = pcg4d(uvec4(uint(ring), uint(copy), seed, 4u));

@@ -6,6 +6,7 @@ import { cameraPose } from '../../world/camera';
 import { setAt } from '../../piece/paths';
 import { subtract, type Vec3 } from '../../space/vector';
 import { routePoints, tunnelRoute } from './tunnel';
+import { wallQuads, wallTriangles } from '../wall';
 import { pieceOf as pieceWith } from '../../../../tests/pieces';
 
 describe('tunnel', () => {
@@ -30,6 +31,40 @@ describe('tunnel', () => {
     for (let corner = 0; corner < 5; corner++)
       for (let k = 0; k < 2; k++) expect(last[corner * 3 + k]).toBeCloseTo(first[((corner + 1) % 5) * 3 + k], 1);
     expect(last[2]).toBeCloseTo(first[2] - 8, 4);
+  });
+
+  it.each([['straight'], ['helix'], ['onward'], ['ring'], ['closed']] as const)(
+    'a wall along a %s route knows the ring before its first, and the second past its end',
+    (route) => {
+      // turned by two of five sides from one end to the other
+      const piece = pieceWith({ kind: 'tunnel', rings: 12, sides: 5, nested: 0, twist: 0.4, wall: 'skin', route });
+      for (const share of [1, 0.5]) {
+        const { position, count } = layerElements(piece, 'one', 0.4, share);
+        const rings = 12 * share;
+        expect(count).toBe((rings + 3) * 5);
+        const corner = (ring: number, i: number): Vec3 =>
+          [...position.subarray((ring * 5 + (i % 5)) * 3, (ring * 5 + (i % 5)) * 3 + 3)] as Vec3;
+        const tile = route === 'ring' || route === 'closed' ? 0 : 8;
+        for (let i = 0; i < 5; i++) {
+          const past = subtract(corner(rings + 1, i), corner(1, i + 2));
+          const before = subtract(corner(rings + 2, i + 2), corner(rings - 1, i));
+          expect(Math.hypot(past[0], past[1], past[2] + tile)).toBeLessThan(1e-4);
+          expect(Math.hypot(before[0], before[1], before[2] - tile)).toBeLessThan(1e-4);
+        }
+      }
+    },
+  );
+
+  it('a wall has a quad for every side of every ring, and ribs for every second', () => {
+    const wall = { as: 'surface', corners: 5, copies: 2, rings: 6, gaps: false, round: false } as const;
+    const all = wallQuads(wall);
+    expect(all).toHaveLength(6 * 5);
+    expect(all[4]).toEqual([4, 0, 14, 10]);
+    // between the outer of two copies
+    expect(all[5]).toEqual([10, 11, 20, 21]);
+    const ribs = wallQuads({ ...wall, gaps: true });
+    expect(ribs).toEqual(all.filter((_, i) => Math.floor(i / 5) % 2 === 0));
+    expect([...wallTriangles(wall).subarray(24, 30)]).toEqual([4, 0, 14, 0, 10, 14]);
   });
 
   it('colour is one per ring', () => {

@@ -4,7 +4,6 @@ import { pathFromSpec } from '../../space/path';
 import { trackOf, type Track } from '../../space/track';
 import type { Vec3 } from '../../space/vector';
 import { evaluateAnimated } from '../../time/animated';
-import { DARK } from '../base';
 import { carriedAlong, courseValues, STRAIGHT, type RouteShape } from '../../elements/course';
 import type { LayerDefinition } from '../definition';
 import { tunnelKernel, tunnelPlace, type TunnelValues } from './tunnel.gen';
@@ -100,21 +99,9 @@ function linePairs(layer: TunnelLayer, drawn: number): Uint32Array {
   return new Uint32Array(pairs);
 }
 
-/** Quads between ring `ring` and the next; for ribs, every second gap stays open. */
-function wallTriangles(layer: TunnelLayer, drawn: number): Uint32Array {
-  const corners = cornersOf(layer);
-  const perRing = corners * copiesOf(layer);
-  const out: number[] = [];
-  for (let ring = 0; ring < drawn; ring++) {
-    if (layer.wall === 'ribs' && ring % 2 === 1) continue;
-    for (let corner = 0; corner < corners; corner++) {
-      const a = ring * perRing + corner;
-      const b = ring * perRing + ((corner + 1) % corners);
-      out.push(a, b, a + perRing, b, b + perRing, a + perRing);
-    }
-  }
-  return new Uint32Array(out);
-}
+/** Rings that are worked out: one past the tile, and for the slopes of a wall one more on either side. */
+const ringsOf = (layer: TunnelLayer, share: number): number =>
+  layer.rings / strideOf(layer, share) + (layer.wall === 'none' ? 1 : 3);
 
 export const tunnel: LayerDefinition<TunnelLayer, TunnelValues> = {
   kind: 'tunnel',
@@ -124,7 +111,7 @@ export const tunnel: LayerDefinition<TunnelLayer, TunnelValues> = {
   form: TunnelForm,
   presets,
   kernel: tunnelKernel,
-  elementCount: (layer, share) => (layer.rings / strideOf(layer, share) + 1) * cornersOf(layer) * copiesOf(layer),
+  elementCount: (layer, share) => ringsOf(layer, share) * cornersOf(layer) * copiesOf(layer),
   counted: (layer, share) => ({
     count: layer.rings / strideOf(layer, share),
     noun: ['ring', 'closed'].includes(layer.route) ? 'rings around' : 'rings per tile',
@@ -171,11 +158,26 @@ export const tunnel: LayerDefinition<TunnelLayer, TunnelValues> = {
     const drawn = layer.rings / strideOf(layer, share);
     const out: Drawing[] = [];
     if (layer.lines !== 'none') out.push({ as: 'segments', pairs: linePairs(layer, drawn) });
-    if (layer.wall !== 'none') out.push({ as: 'surface', triangles: wallTriangles(layer, drawn) });
+    if (layer.wall !== 'none')
+      out.push({
+        as: 'surface',
+        corners: cornersOf(layer),
+        copies: copiesOf(layer),
+        rings: drawn,
+        gaps: layer.wall === 'ribs',
+        round: layer.section === 'circle' || layer.section === 'super',
+      });
     return out;
   },
   structure: (layer) => [cornersOf(layer), layer.section, layer.nested > 0, layer.lines, layer.wall, layer.rings],
-  look: (layer) => ({ softness: 0, lineWidth: layer.width, matter: DARK, sprite: 0 }),
+  look: (layer) => ({
+    softness: 0,
+    lineWidth: layer.width,
+    matter: layer.matter,
+    pattern: layer.pattern,
+    lines: layer.ink,
+    sprite: 0,
+  }),
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
   extent(layer, context) {

@@ -75,8 +75,4 @@ void main() {
   }
 #endif
   keep(m, b.n, -vView.z, partly, vBlur);
-#ifdef ALONE
-  // it hides lines, and is not seen
-  outSurface.w = 1e9;
-#endif
 }

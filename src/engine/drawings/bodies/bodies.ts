@@ -66,10 +66,10 @@ function errorsOf([finest, ...coarser]: readonly Detail[], bent: boolean): THREE
   return new THREE.Vector4().fromArray([...errors, -1, -1, -1, -1]);
 }
 
-/** What the programs of some bodies must know besides their elements: whether these are cut off at an edge, blurred, hang on the camera, show a picture, or only hide lines. */
+/** What the programs of some bodies must know besides their elements: whether these are cut off at an edge, blurred, hang on the camera, or show a picture. */
 const headOf = (
   { element }: Pipeline,
-  { cut, rides, pictured, alone }: { cut: boolean; rides: Riding | null; pictured: boolean; alone: boolean },
+  { cut, rides, pictured }: { cut: boolean; rides: Riding | null; pictured: boolean },
 ): string =>
   [
     element.some(({ kernel }) => writes(kernel, 'blur')) && rides !== 'over' ? 'BLURS' : '',
@@ -77,7 +77,6 @@ const headOf = (
     rides ? 'RIDES' : '',
     rides === 'over' ? 'OVER' : '',
     pictured ? 'PICTURED' : '',
-    alone ? 'ALONE' : '',
   ]
     .map((name) => (name === '' ? '' : `#define ${name}\n`))
     .join('');
@@ -105,9 +104,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const composed = vertexProgram(pipeline) + viewSource;
     const placed = composed + elementSource;
     const side = mesh.open || cut ? THREE.DoubleSide : THREE.FrontSide;
-    const says =
-      headOf(pipeline, { cut, rides, pictured: picture !== null, alone: made.alone }) +
-      (mesh.open ? '#define OPEN\n' : '');
+    const says = headOf(pipeline, { cut, rides, pictured: picture !== null }) + (mesh.open ? '#define OPEN\n' : '');
     const shader = says + placed + coverVertex(made.cover) + (picture ? panelVertex : '') + vertex;
     const shows = picture ? panelConstants + panelFragment : '';
     const materials = ['#define ENTIRE\n', ENTIRELY].map((head) =>
@@ -124,9 +121,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const program = new SortProgram(sort, uniforms, null);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), materials[0].material);
     const lines =
-      made.lines === 'none'
-        ? null
-        : new BodyLines(gpu, mesh, details, says + BodyLines.noise(composed) + placed, uniforms, made.lines === 'wire');
+      made.lines === 'none' ? null : new BodyLines(gpu, mesh, details, says + placed, uniforms, made.lines === 'wire');
     const seen: THREE.InstancedBufferGeometry[][] = [];
     let welds: readonly Detail[] | null = null;
     /** as lights see it, which do not ask which way it faces */
@@ -185,7 +180,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       },
       ...(lines && {
         drawLines(target: THREE.WebGLRenderTarget): void {
-          lines.draw(now, target, covered.uniforms.uLineHidden.value > 0);
+          lines.draw(now, target);
         },
       }),
       drawBacks(_at, target) {

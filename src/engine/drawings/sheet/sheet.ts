@@ -1,16 +1,23 @@
 import * as THREE from 'three';
 import type { DrawingOf } from '../../../core/layers/drawing';
+import { sources as turnSources } from '../../../core/noise/turn.gen';
+import pixelSource from '../../frame/pixel.glsl?raw';
 import viewSource from '../../frame/view.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
 import { coverVertex } from '../../matter/pattern/program';
 import { hidingMaterial, isSeenThrough, matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
-import { SortProgram } from '../../seen/sorter';
+import { SortProgram, type Seen } from '../../seen/sorter';
 import { VIEW_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
+import { gridSource, gridStrips, Ink, maySources, strokesIn } from '../ink/ink';
 import { bodyUniforms, setMatter, showLit } from '../uniforms';
 import blocksSource from './blocks.glsl?raw';
 import { besideOneAnother, DETAILS } from './seams';
 import fragment from './sheet.frag.glsl?raw';
+import cellsSource from './cells.glsl?raw';
+import linesSort from './lines.sort.glsl?raw';
+import linesVertex from './lines.vert.glsl?raw';
+import uprightSource from './upright.glsl?raw';
 import vertex from './sheet.vert.glsl?raw';
 import sortSource from './sort.glsl?raw';
 
@@ -43,20 +50,32 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
     const own = {
       ...bodyUniforms(),
       uRipple: { value: new THREE.Vector3() },
-      uRippleTile: { value: 0 },
+      uRippleTile: { value: new THREE.Vector2(1, 1) },
+      uStrokeTile: { value: 1 },
       uSheet: { value: [across, along, blocks[0]] },
     };
     const uniforms = { ...view, ...own, ...covered.uniforms };
     const { material, take } = matterMaterial(
       made,
-      [viewSource + BLOCKS + coverVertex(made.cover) + vertex, fragment],
+      [viewSource + BLOCKS + uprightSource + coverVertex(made.cover) + vertex, pixelSource + fragment],
       uniforms,
       THREE.DoubleSide,
+      turnSources,
     );
-    const hiding = hidingMaterial(viewSource + BLOCKS + vertex, uniforms, THREE.DoubleSide);
+    const hiding = hidingMaterial(viewSource + BLOCKS + uprightSource + vertex, uniforms, THREE.DoubleSide);
     const program = new SortProgram(viewSource + BLOCKS + sidesSource + sortSource, uniforms, null);
+    const cells = viewSource + uprightSource + cellsSource;
+    const lines =
+      made.lines === 'none'
+        ? null
+        : {
+            ink: new Ink(gpu, cells, gridSource + linesVertex, uniforms),
+            program: new SortProgram(cells + sidesSource + maySources + linesSort, uniforms, null),
+            all: made.lines === 'wire',
+          };
     const object = new THREE.Mesh(new THREE.BufferGeometry(), material);
     const seen: THREE.InstancedBufferGeometry[][] = [];
+    const inked: THREE.InstancedBufferGeometry[] = [];
     let now = 0;
     return {
       stage: 'matter',
@@ -78,12 +97,29 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
           });
         },
       },
+      ...(lines && {
+        lineSorting: {
+          program: lines.program,
+          classes: 1,
+          first: 0,
+          count: across * along,
+          take(moment: number, { pairs, starts }: Seen): void {
+            const geometry = (inked[moment] ??= gridStrips(lines.all ? 'wire' : 'edges'));
+            fillAttribute(geometry, 'aCell', pairs.subarray(0, 2 * starts[1]), 2);
+            geometry.instanceCount = starts[1];
+          },
+        },
+        drawLines(target: THREE.WebGLRenderTarget): void {
+          lines.ink.draw(inked[now] ? [inked[now]] : [], target);
+        },
+      }),
       update(frame) {
         const { look, piece } = frame;
         const { strength = 0, size = 1, cycles = 0 } = look.ripple ?? {};
         own.uRipple.value.set(strength, 1 / size, cycles);
-        own.uRippleTile.value = Math.max(1, Math.round(piece.tile / size)) / piece.tile;
+        own.uRippleTile.value.set(piece.tile, Math.max(1, Math.round(piece.tile / size)));
         own.uTile.value = piece.tile;
+        if (look.lines) own.uStrokeTile.value = strokesIn(piece.tile, look.lines.strokes);
         setMatter(own, frame);
         take(piece);
       },
@@ -101,7 +137,9 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
       },
       dispose() {
         program.dispose();
-        for (const geometry of seen.flat()) geometry.dispose();
+        lines?.program.dispose();
+        lines?.ink.dispose();
+        for (const geometry of [...seen.flat(), ...inked]) geometry.dispose();
         material.dispose();
         hiding.dispose();
       },

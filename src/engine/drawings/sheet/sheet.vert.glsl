@@ -1,5 +1,5 @@
-// A vertex of one block of a sheet, seen from this pass's own point of the lens. Where the block beside it has fewer vertices, those
-// between are moved onto the next that both have, so nothing gapes. Needs frame/view.glsl and blocks.glsl.
+// A vertex of one block of a sheet, seen from this pass's own point of the lens. Blocks beside one another have the same vertices along
+// their sides, so nothing gapes. Needs frame/view.glsl and blocks.glsl.
 in ivec3 aBlock;         // the block, the number of its repetition, and how often its sides are halved: see seams.ts
 uniform sampler2D uOpenPlace;
 uniform sampler2D uClosePlace;
@@ -19,19 +19,11 @@ out vec3 vPattern;
 #endif
 
 void main() {
-  ivec2 local = ivec2(gl_VertexID % (BLOCK + 1), gl_VertexID / (BLOCK + 1));
-  int sides = aBlock.z;
-  int halved = local.x == 0 ? sides & 3 : local.x == BLOCK ? (sides >> 2) & 3 : 0;
-  local.y = (local.y >> halved) << halved;
-  halved = local.y == 0 ? (sides >> 4) & 3 : local.y == BLOCK ? (sides >> 6) & 3 : 0;
-  local.x = (local.x >> halved) << halved;
-  ivec2 texel = vertexOf(aBlock.x, local);
+  ivec2 texel = vertexOf(aBlock.x, joined(ivec2(gl_VertexID % (BLOCK + 1), gl_VertexID / (BLOCK + 1)), aBlock.z));
   vec3 p = mix(texelFetch(uOpenPlace, texel, 0).xyz, texelFetch(uClosePlace, texel, 0).xyz, uTime);
   vView = (uView * vec4(p - vec3(0.0, 0.0, float(aBlock.y) * uTile), 1.0)).xyz;
   vLook = texelFetch(uOpenLook, texel, 0).rgb;
-  vec4 q = texelFetch(uOpenTurn, texel, 0);
-  // where upright is turned to
-  vNormal = vec3(2.0 * (q.x * q.y - q.w * q.z), 1.0 - 2.0 * (q.x * q.x + q.z * q.z), 2.0 * (q.y * q.z + q.w * q.x));
+  vNormal = uprightOf(texelFetch(uOpenTurn, texel, 0));
   vWorld = p;
 #ifdef COVERED
   vPattern = p;

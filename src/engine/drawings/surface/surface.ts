@@ -1,41 +1,112 @@
 import * as THREE from 'three';
 import type { DrawingOf } from '../../../core/layers/drawing';
 import viewSource from '../../frame/view.glsl?raw';
-import { bareGeometry, rawMaterial } from '../../gl/quad';
-import { SOLID } from '../../matter/program';
-import surfaceSource from '../../matter/surface.glsl?raw';
-import { WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { elementUniforms, showElements } from '../uniforms';
+import { fillAttribute } from '../../gl/fill';
+import { coverVertex } from '../../matter/pattern/program';
+import { hidingMaterial, isSeenThrough, matterMaterial } from '../../matter/program';
+import sidesSource from '../../seen/sides.glsl?raw';
+import { SortProgram } from '../../seen/sorter';
+import { VIEW_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
+import { gridSource, gridStrips, Ink, maySources, strokesIn } from '../ink/ink';
+import { bodyUniforms, setMatter, showLit } from '../uniforms';
+import linesVertex from './lines.vert.glsl?raw';
+import sortSource from './sort.glsl?raw';
 import fragment from './surface.frag.glsl?raw';
 import vertex from './surface.vert.glsl?raw';
+import wallSource from './wall.glsl?raw';
 
-/** A wall between elements, rough and dark. */
+/** Cosines of the angles between quads from which on they are not, and up to which they are all of one round wall. */
+const cosines = (...degrees: [number, number]): [number, number] =>
+  degrees.map((angle) => Math.cos((angle * Math.PI) / 180)) as [number, number];
+const ROUND = cosines(60, 40);
+const FOLDED = cosines(16, 10);
+
+function quads(): THREE.InstancedBufferGeometry {
+  const geometry = new THREE.InstancedBufferGeometry();
+  geometry.setIndex([0, 1, 2, 1, 3, 2]);
+  geometry.instanceCount = 0;
+  return geometry;
+}
+
+/** A wall of quads between elements, round where it hardly turns from one to the next. */
 export const surface: DrawingKind<DrawingOf<'surface'>> = {
   as: 'surface',
-  make({ triangles }, { gpu, view }): MatterDrawn {
-    const own = elementUniforms();
-    const material = rawMaterial(
-      viewSource + vertex,
-      surfaceSource + viewSource + fragment,
-      { ...view, ...own },
-      { ...SOLID, side: THREE.DoubleSide },
+  make({ corners, copies, rings, gaps, round }, { gpu, view, made, covered }): MatterDrawn {
+    const perRing = corners * copies;
+    const own = {
+      ...bodyUniforms(),
+      uWall: { value: [corners, perRing, rings, gaps ? 1 : rings] },
+      uRound: { value: new THREE.Vector4(...(round ? ROUND : FOLDED), ...ROUND) },
+      uStrokeTile: { value: 1 },
+    };
+    const uniforms = { ...view, ...own, ...covered.uniforms };
+    const { material, take } = matterMaterial(
+      made,
+      [viewSource + wallSource + coverVertex(made.cover) + vertex, fragment],
+      uniforms,
+      THREE.DoubleSide,
     );
-    const mesh = new THREE.Mesh(bareGeometry(0, triangles), material);
+    const hiding = hidingMaterial(viewSource + wallSource + vertex, uniforms, THREE.DoubleSide);
+    const inks = `const bool INKED = ${String(made.lines !== 'none')};\n`;
+    const program = new SortProgram(
+      inks + viewSource + wallSource + sidesSource + maySources + sortSource,
+      uniforms,
+      null,
+    );
+    const ink =
+      made.lines === 'none' ? null : new Ink(gpu, viewSource + wallSource, gridSource + linesVertex, uniforms);
+    const object = new THREE.Mesh(new THREE.BufferGeometry(), material);
+    const seen: THREE.InstancedBufferGeometry[] = [];
+    const inked: THREE.InstancedBufferGeometry[] = [];
+    let now = 0;
     return {
       stage: 'matter',
+      casts: true,
+      seenThrough: isSeenThrough(made.matter),
       parts: WHOLE,
       shown: null,
-      update: () => undefined,
-      show: (moment) => showElements(own, moment),
-      draw(at, target) {
-        for (const { offset } of at) {
-          own.uTileOffset.value = offset;
-          gpu.stage.draw(gpu.renderer, mesh, target);
-        }
+      sorting: {
+        program,
+        classes: 2,
+        first: 0,
+        count: rings * perRing,
+        take(moment, { pairs, starts }) {
+          const geometry = (seen[moment] ??= quads());
+          fillAttribute(geometry, 'aQuad', pairs.subarray(0, 2 * starts[2]), 2);
+          geometry.instanceCount = starts[2];
+          if (!ink || moment >= VIEW_MOMENTS) return;
+          const lines = (inked[moment] ??= gridStrips(made.lines === 'wire' ? 'wire' : 'edges'));
+          fillAttribute(lines, 'aQuad', pairs.subarray(2 * starts[1], 2 * starts[2]), 2);
+          lines.instanceCount = starts[2] - starts[1];
+        },
       },
+      update(frame) {
+        const { look, piece } = frame;
+        own.uTile.value = piece.tile;
+        if (look.lines) own.uStrokeTile.value = strokesIn(piece.tile, look.lines.strokes);
+        setMatter(own, frame);
+        take(piece);
+      },
+      show(moment, time) {
+        now = moment.index;
+        showLit(own, moment, time);
+      },
+      draw(_at, target) {
+        object.geometry = seen[now];
+        object.material = now < VIEW_MOMENTS ? material : hiding;
+        gpu.stage.draw(gpu.renderer, object, target);
+      },
+      ...(ink && {
+        drawLines(target: THREE.WebGLRenderTarget): void {
+          ink.draw(inked[now] ? [inked[now]] : [], target);
+        },
+      }),
       dispose() {
-        mesh.geometry.dispose();
+        program.dispose();
+        for (const geometry of [...seen, ...inked]) geometry.dispose();
         material.dispose();
+        hiding.dispose();
+        ink?.dispose();
       },
     };
   },

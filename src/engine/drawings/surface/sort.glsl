@@ -1,0 +1,47 @@
+// Whether a quad of a wall is in sight, 1, and whether it may have lines then, 2: the nearest are drawn first. Needs frame/view.glsl,
+// wall.glsl, seen/sides.glsl, ink/draws.glsl and ink/may.glsl.
+
+// open, and when the shutter closes
+vec3 openAt(Quad q, int along, int around) { return texelFetch(uOpenPlace, elementOf(q, along, around), 0).xyz; }
+vec3 shutAt(Quad q, int along, int around) { return texelFetch(uClosePlace, elementOf(q, along, around), 0).xyz; }
+
+vec3 facingAt(Quad q, int along, int around) {
+  return facing(openAt(q, along, around), openAt(q, along, around + 1), openAt(q, along + 1, around), openAt(q, along + 1, around + 1));
+}
+
+bool mayHaveLines(Quad q, vec3 offset) {
+  if (!INKED) return false;
+  if (drawsAll() || (uWall.w == 1 && drawsBorders())) return true;
+  vec3 own = facingAt(q, 0, 0);
+  bool found = false;
+  vec2 range = vec2(2.0, -2.0);
+  // all quads around it: where one faces the lens and another not, lines are between
+  for (int i = 0; i < 9; i++) {
+    ivec2 at = ivec2(i / 3 - 1, i % 3 - 1);
+    vec3 n = facingAt(q, at.x, at.y);
+    float size = dot(n, n);
+    if (size < 1e-24) continue;
+    found = found || (at.x + at.y == -1 && at.x * at.y == 0 && mayFold(own, n));
+    n *= inversesqrt(size);
+    for (int k = 0; k < 4; k++) facesBetween(range, openAt(q, k / 2, k % 2) + offset, shutAt(q, k / 2, k % 2) + offset, n);
+  }
+  return found || (drawsContours() && mayTurn(range, openAt(q, 0, 0) + offset));
+}
+
+int classOf(ivec2 texel, int repetition) {
+  Quad q = quadOf(texel.y * 1024 + texel.x);
+  // after every so manieth ring there is a gap
+  if (q.corner >= uWall.x || q.ring >= uWall.z || q.ring % (uWall.w + 1) == uWall.w) return 0;
+  vec3 open = vec3(0.0);
+  vec3 shut = vec3(0.0);
+  for (int i = 0; i < 4; i++) {
+    open += 0.25 * openAt(q, i / 2, i % 2);
+    shut += 0.25 * shutAt(q, i / 2, i % 2);
+  }
+  float radius = 0.0;
+  for (int i = 0; i < 4; i++) radius = max(radius, max(distance(openAt(q, i / 2, i % 2), open), distance(shutAt(q, i / 2, i % 2), shut)));
+  vec3 offset = vec3(0.0, 0.0, -float(repetition) * uTile);
+  float depth;
+  if (cellUnseen(open + offset, shut + offset, radius, depth)) return 0;
+  return (mayHaveLines(q, offset) ? 2 : 1) + 256 * rankOf(depth);
+}
