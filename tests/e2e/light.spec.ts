@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { DOCUMENT_VERSION } from '../../src/core/piece/schema';
+import { DOCUMENT_VERSION, type Piece } from '../../src/core/piece/schema';
 import { facingFactor } from '../../src/core/look/lights/softBox/factor';
 import { newLight, type Light } from '../../src/core/look/lights/kinds';
 import { openLab, probe, redOf } from './lab';
@@ -236,4 +236,60 @@ test('a white furnace: matter of white gives back all light that comes from ever
   for (let i = 0; i < count; i++) worst = Math.max(worst, Math.abs(found[4 * i] - 1));
   console.log(`white furnace: ${(worst * 100).toFixed(2)} % off at most, ${count} roughnesses, metals and directions`);
   expect(worst).toBeLessThan(0.02);
+});
+
+/** A square tunnel around the camera, or a large box whose face is where its left side is, under one lamp. */
+const beside = (made: object, look: object = {}): Piece =>
+  pieceOf({ gradient: [{ at: 0, colour: '#ffffff' }], matter: { kind: 'plain', rough: 1 }, ...made } as never, {
+    tile: 8,
+    flight: { route: { kind: 'run', tilesPerLap: 0 }, focalMm: 24, fNumber: 64, shutterDeg: 0 },
+    look: {
+      background: '#000000',
+      backgroundEdge: '#000000',
+      fogDistance: 10_000,
+      reach: 30,
+      lights: [{ kind: 'point', id: 'lamp', name: 'Lamp', strength: 3, aside: -0.6, above: 0.2, ahead: 4, radius: 0 }],
+      ...look,
+    },
+  });
+const TUNNEL = { kind: 'tunnel', section: 'polygon', nested: 0, lines: 'none', wall: 'skin', rings: 16, twist: 0 };
+
+const SQUARE = [
+  [-0.5, -0.5],
+  [0.5, -0.5],
+  [0.5, 0.5],
+  [-0.5, 0.5],
+];
+
+test('a wall is lit as a body in its place is', async ({ page }) => {
+  await openLab(page);
+  const size = { width: 160, height: 90 };
+  const wall = await redOf(page, beside({ ...TUNNEL, section: 'drawn', outline: SQUARE, radius: 2, accent: 0 }), size);
+  const box = { kind: 'copies', arrangement: 'line', count: 1, source: 'box', bevel: 0, size: 80, variation: 0 };
+  const body = await redOf(page, beside({ ...box, once: true, aside: -42, ahead: 4 }), size);
+  let looked = 0;
+  // of the left side what no other hides
+  for (let y = 30; y < 60; y++)
+    for (let x = 2; x < 40; x++) {
+      const [a, b] = [wall[y * size.width + x], body[y * size.width + x]];
+      if (b < 0.01) continue;
+      looked++;
+      expect(Math.abs(a / b - 1)).toBeLessThan(0.03);
+    }
+  expect(looked).toBeGreaterThan(600);
+});
+
+test('a wall that casts shadows keeps the light of a lamp outside out', async ({ page }) => {
+  await openLab(page);
+  const size = { width: 96, height: 54 };
+  const lights = [
+    { kind: 'point', id: 'lamp', name: 'Lamp', strength: 60, above: 6, ahead: 4, shadow: true, radius: 0.05 },
+  ];
+  const inside = async (casts: boolean): Promise<number> => {
+    const light = await redOf(page, beside({ ...TUNNEL, sides: 6, radius: 2, casts }, { lights }), size, 4);
+    return light.reduce((sum, v) => sum + v, 0) / light.length;
+  };
+  const [dark, lit] = [await inside(true), await inside(false)];
+  expect(lit).toBeGreaterThan(0.02);
+  expect(dark).toBeLessThan(0.03 * lit);
 });
