@@ -65,7 +65,7 @@ export class BodyLines {
     uniforms: Uniforms,
     private readonly all: boolean,
   ) {
-    this.ink = new Ink(gpu, `#define HAS_EYE\n${head}`, vertex, uniforms);
+    this.ink = new Ink(gpu, [{ head: `#define HAS_EYE\n${head}`, vertex }], uniforms);
   }
 
   /** Where the elements of each detail are at a moment. */
@@ -75,7 +75,7 @@ export class BodyLines {
   }
 
   draw(moment: number, target: THREE.WebGLRenderTarget): void {
-    this.ink.draw(this.geometries[moment] ?? [], target);
+    this.ink.draw([this.geometries[moment] ?? []], target);
   }
 
   dispose(): void {

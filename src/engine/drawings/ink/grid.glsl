@@ -32,12 +32,15 @@ bool turnsWithin(vec3 p[3], vec3 n[3], int repetition, out vec3 a, out vec3 b, o
   return found == 2;
 }
 
-// Whether there is a line between two faces of which one is smooth with the other by a share; the faces' normals as long as they are large
-bool turnsBetween(vec3 a, vec3 b, vec3 one, vec3 beyond, float smooth_, int repetition) {
+// Whether two faces meet in a crease that is drawn. Both are as long as they are large
+bool folds(vec3 one, vec3 beyond) {
   float sizes = dot(one, one) * dot(beyond, beyond);
-  if (sizes < 1e-24) return false;
+  return sizes > 1e-24 && drawsCreases(dot(one, beyond) * inversesqrt(sizes));
+}
+
+// Whether of two faces beside a line one is seen from before and one from behind. smooth_: the share by which they are one smooth surface,
+// whose sides of the line face alike
+bool turnsBetween(vec3 a, vec3 b, vec3 one, vec3 beyond, float smooth_, int repetition) {
   vec3 eye = transpose(mat3(uView)) * toLens(0.5 * (toView(a, repetition) + toView(b, repetition)));
-  // where it is smooth, both sides face alike
-  bool turns = dot(one + smooth_ * beyond, eye) * dot(beyond + smooth_ * one, eye) <= 0.0;
-  return (turns && drawsContours()) || drawsCreases(dot(one, beyond) * inversesqrt(sizes));
+  return drawsContours() && dot(one, one) * dot(beyond, beyond) > 1e-24 && dot(one + smooth_ * beyond, eye) * dot(beyond + smooth_ * one, eye) <= 0.0;
 }

@@ -12,36 +12,33 @@ void main() {
   vThere = 1.0;
   vMark = 0.0;
   int kind = aStrip.x;
-  bool all = drawsAll();
   ivec2 cell = ivec2(aCell.x % uSheet.x, aCell.x / uSheet.x);
-  // one call for all: without a graphics card both sides of a condition are worked out
   vec3 a;
   vec3 b;
   float bulge = 0.0;
-  bool draws;
-  if (kind < 2) {
-    if (!drawsContours() || all) return;
-    vec3 p[3];
-    vec3 n[3];
-    for (int i = 0; i < 3; i++) {
-      // corners 0 1 3 and 0 3 2
-      int k = i == 0 ? 0 : i == 1 ? (kind == 0 ? 1 : 3) : kind == 0 ? 3 : 2;
-      ivec2 at = cell + ivec2(k % 2, k / 2);
-      p[i] = placeAt(at);
-      n[i] = normalAt(at);
-    }
-    draws = turnsWithin(p, n, aCell.y, a, b, bulge);
-  } else {
-    bool near_ = kind == 3;
-    bool last = kind == 4;
-    if (last && cell.x < uSheet.x - 1) return;
-    bool border = last || (kind == 2 && cell.x == 0);
-    ivec2 from = cell + ivec2(last, 0);
-    a = placeAt(from);
-    b = placeAt(from + (near_ ? ivec2(1, 0) : ivec2(0, 1)));
-    draws = border || all
-      ? !border || drawsBorders()
-      : turnsBetween(a, b, facingOf(cell, uTile), facingOf(cell - (near_ ? ivec2(0, 1) : ivec2(1, 0)), uTile), 1.0, aCell.y);
+#ifdef CONTOURS
+  if (!drawsContours()) return;
+  vec3 p[3];
+  vec3 n[3];
+  for (int i = 0; i < 3; i++) {
+    // corners 0 1 3 and 0 3 2
+    int k = i == 0 ? 0 : i == 1 ? (kind == 0 ? 1 : 3) : kind == 0 ? 3 : 2;
+    ivec2 at = cell + ivec2(k % 2, k / 2);
+    p[i] = placeAt(at);
+    n[i] = normalAt(at);
   }
+  bool draws = turnsWithin(p, n, aCell.y, a, b, bulge);
+#else
+  bool near_ = kind == 3;
+  bool last = kind == 4;
+  if (last && cell.x < uSheet.x - 1) return;
+  bool border = last || (kind == 2 && cell.x == 0);
+  ivec2 from = cell + ivec2(last, 0);
+  a = placeAt(from);
+  b = placeAt(from + (near_ ? ivec2(1, 0) : ivec2(0, 1)));
+  bool draws = border || drawsAll()
+    ? !border || drawsBorders()
+    : folds(facingOf(cell, uTile), facingOf(cell - (near_ ? ivec2(0, 1) : ivec2(1, 0)), uTile));
+#endif
   if (draws) gridLine(a, b, aCell.y, aStrip.yz, bulge);
 }

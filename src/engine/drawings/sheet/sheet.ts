@@ -9,7 +9,7 @@ import { hidingMaterial, isSeenThrough, matterMaterial } from '../../matter/prog
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram, type Seen } from '../../seen/sorter';
 import { VIEW_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { gridSource, gridStrips, Ink, maySources, strokesIn } from '../ink/ink';
+import { GridLines, LINE_CLASSES, maySources, strokesIn } from '../ink/gridLines';
 import { bodyUniforms, setMatter, showLit } from '../uniforms';
 import blocksSource from './blocks.glsl?raw';
 import { besideOneAnother, DETAILS } from './seams';
@@ -65,17 +65,10 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
     const hiding = hidingMaterial(viewSource + BLOCKS + uprightSource + vertex, uniforms, THREE.DoubleSide);
     const program = new SortProgram(viewSource + BLOCKS + sidesSource + sortSource, uniforms, null);
     const cells = viewSource + uprightSource + cellsSource;
-    const lines =
-      made.lines === 'none'
-        ? null
-        : {
-            ink: new Ink(gpu, cells, gridSource + linesVertex, uniforms),
-            program: new SortProgram(cells + sidesSource + maySources + linesSort, uniforms, null),
-            all: made.lines === 'wire',
-          };
+    const lines = made.lines === 'none' ? null : new GridLines(gpu, cells, linesVertex, uniforms, made.lines);
+    const linesProgram = lines && new SortProgram(cells + sidesSource + maySources + linesSort, uniforms, null);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), material);
     const seen: THREE.InstancedBufferGeometry[][] = [];
-    const inked: THREE.InstancedBufferGeometry[] = [];
     let now = 0;
     return {
       stage: 'matter',
@@ -97,22 +90,17 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
           });
         },
       },
-      ...(lines && {
-        lineSorting: {
-          program: lines.program,
-          classes: 1,
-          first: 0,
-          count: across * along,
-          take(moment: number, { pairs, starts }: Seen): void {
-            const geometry = (inked[moment] ??= gridStrips(lines.all ? 'wire' : 'edges'));
-            fillAttribute(geometry, 'aCell', pairs.subarray(0, 2 * starts[1]), 2);
-            geometry.instanceCount = starts[1];
+      ...(lines &&
+        linesProgram && {
+          lineSorting: {
+            program: linesProgram,
+            classes: LINE_CLASSES,
+            first: 0,
+            count: across * along,
+            take: (moment: number, found: Seen) => lines.take(moment, found, 'aCell', 0),
           },
-        },
-        drawLines(target: THREE.WebGLRenderTarget): void {
-          lines.ink.draw(inked[now] ? [inked[now]] : [], target);
-        },
-      }),
+          drawLines: (target: THREE.WebGLRenderTarget) => lines.draw(now, target),
+        }),
       update(frame) {
         const { look, piece } = frame;
         const { strength = 0, size = 1, cycles = 0 } = look.ripple ?? {};
@@ -137,9 +125,9 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
       },
       dispose() {
         program.dispose();
-        lines?.program.dispose();
-        lines?.ink.dispose();
-        for (const geometry of [...seen.flat(), ...inked]) geometry.dispose();
+        linesProgram?.dispose();
+        lines?.dispose();
+        for (const geometry of seen.flat()) geometry.dispose();
         material.dispose();
         hiding.dispose();
       },

@@ -17,38 +17,36 @@ void main() {
   vMark = 0.0;
   Quad q = quadOf(aQuad.x);
   int kind = aStrip.x;
-  bool all = drawsAll();
-  // one call for all: without a graphics card both sides of a condition are worked out
   vec3 a;
   vec3 b;
   float bulge = 0.0;
-  bool draws;
-  if (kind < 2) {
-    if (!drawsContours() || all) return;
-    vec3 p[3];
-    vec3 n[3];
-    for (int i = 0; i < 3; i++) {
-      int k = kind == 0 ? i : 3 - i;
-      p[i] = placeOf(q, k / 2, k % 2);
-      n[i] = normalAt(q, k / 2, k % 2);
-      n[i] *= inversesqrt(max(dot(n[i], n[i]), 1e-30));
-    }
-    draws = turnsWithin(p, n, aQuad.y, a, b, bulge);
-  } else {
-    // from one corner to another; and how far the quad is that lies beyond that line
-    bool side = kind == 2;
-    int ring = kind == 4 ? 1 : 0;
-    ivec2 other = side ? ivec2(0, -1) : kind == 3 ? ivec2(-1, 0) : ivec2(1, 0);
-    bool border = !side && !walled(q, other.x);
-    // the beginning of the next quad is its own
-    if (kind == 4 && !border) return;
-    a = placeOf(q, ring, 0);
-    b = side ? placeOf(q, 1, 0) : placeOf(q, ring, 1);
-    vec3 one = facingOf(q, 0, 0);
-    vec3 beyond = facingOf(q, other.x, other.y);
-    draws = border || all
-      ? !border || drawsBorders()
-      : turnsBetween(a, b, one, beyond, roundBetween(one, beyond, side ? uRound.xy : uRound.zw), aQuad.y);
+#ifdef CONTOURS
+  if (!drawsContours()) return;
+  vec3 p[3];
+  vec3 n[3];
+  for (int i = 0; i < 3; i++) {
+    // corners 0 1 2 and 3 2 1
+    int k = kind == 0 ? i : 3 - i;
+    p[i] = placeOf(q, k / 2, k % 2);
+    n[i] = normalAt(q, k / 2, k % 2);
+    n[i] *= inversesqrt(max(dot(n[i], n[i]), 1e-30));
   }
+  bool draws = turnsWithin(p, n, aQuad.y, a, b, bulge);
+#else
+  // from one corner to another; and how far the quad is that lies beyond that line
+  bool side = kind == 2;
+  int ring = kind == 4 ? 1 : 0;
+  ivec2 other = side ? ivec2(0, -1) : kind == 3 ? ivec2(-1, 0) : ivec2(1, 0);
+  bool border = !side && !walled(q, other.x);
+  // the beginning of the next quad is its own
+  if (kind == 4 && !border) return;
+  a = placeOf(q, ring, 0);
+  b = side ? placeOf(q, 1, 0) : placeOf(q, ring, 1);
+  vec3 one = facingOf(q, 0, 0);
+  vec3 beyond = facingOf(q, other.x, other.y);
+  bool draws = border || drawsAll()
+    ? !border || drawsBorders()
+    : folds(one, beyond) || turnsBetween(a, b, one, beyond, roundBetween(one, beyond, side ? uRound.xy : uRound.zw), aQuad.y);
+#endif
   if (draws) gridLine(a, b, aQuad.y, aStrip.yz, bulge);
 }

@@ -1,4 +1,4 @@
-// Whether a quad of a wall is in sight, 1, and whether it may have lines then, 2: the nearest are drawn first. Needs frame/view.glsl,
+// Whether a quad of a wall is in sight, 1, and which lines it may have then, 2 to 4: the nearest are drawn first. Needs frame/view.glsl,
 // wall.glsl, seen/sides.glsl, ink/draws.glsl and ink/may.glsl.
 
 // open, and when the shutter closes
@@ -9,11 +9,14 @@ vec3 facingAt(Quad q, int along, int around) {
   return facing(openAt(q, along, around), openAt(q, along, around + 1), openAt(q, along + 1, around), openAt(q, along + 1, around + 1));
 }
 
-bool mayHaveLines(Quad q, vec3 offset) {
-  if (!INKED) return false;
-  if (drawsAll() || (uWall.w == 1 && drawsBorders())) return true;
+// 0 none, 1 contours, 2 both, 3 edges
+int linesOf(Quad q, vec3 offset) {
+  if (!INKED) return 0;
+  if (drawsAll()) return 3;
   vec3 own = facingAt(q, 0, 0);
-  bool found = false;
+  bool edges = uWall.w == 1 && drawsBorders();
+  bool round_ = false;
+  bool hard = false;
   vec2 range = vec2(2.0, -2.0);
   // all quads around it: where one faces the lens and another not, lines are between
   for (int i = 0; i < 9; i++) {
@@ -21,11 +24,19 @@ bool mayHaveLines(Quad q, vec3 offset) {
     vec3 n = facingAt(q, at.x, at.y);
     float size = dot(n, n);
     if (size < 1e-24) continue;
-    found = found || (at.x + at.y == -1 && at.x * at.y == 0 && mayFold(own, n));
+    if (i != 4) {
+      float alike = roundBetween(own, n, at.y == 0 ? uRound.zw : uRound.xy);
+      round_ = round_ || alike > 0.0;
+      hard = hard || alike < 1.0;
+      edges = edges || (at.x + at.y == -1 && at.x * at.y == 0 && mayFold(own, n));
+    }
     n *= inversesqrt(size);
     for (int k = 0; k < 4; k++) facesBetween(range, openAt(q, k / 2, k % 2) + offset, shutAt(q, k / 2, k % 2) + offset, n);
   }
-  return found || (drawsContours() && mayTurn(range, openAt(q, 0, 0) + offset));
+  bool turns = drawsContours() && mayTurn(range, openAt(q, 0, 0) + offset);
+  edges = edges || (turns && hard);
+  turns = turns && round_;
+  return turns || edges ? (turns ? (edges ? 2 : 1) : 3) : 0;
 }
 
 int classOf(ivec2 texel, int repetition) {
@@ -43,5 +54,5 @@ int classOf(ivec2 texel, int repetition) {
   vec3 offset = vec3(0.0, 0.0, -float(repetition) * uTile);
   float depth;
   if (cellUnseen(open + offset, shut + offset, radius, depth)) return 0;
-  return (mayHaveLines(q, offset) ? 2 : 1) + 256 * rankOf(depth);
+  return 1 + linesOf(q, offset) + 256 * rankOf(depth);
 }

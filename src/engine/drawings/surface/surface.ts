@@ -7,7 +7,7 @@ import { hidingMaterial, isSeenThrough, matterMaterial } from '../../matter/prog
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram } from '../../seen/sorter';
 import { VIEW_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
-import { gridSource, gridStrips, Ink, maySources, strokesIn } from '../ink/ink';
+import { GridLines, LINE_CLASSES, maySources, strokesIn } from '../ink/gridLines';
 import { bodyUniforms, setMatter, showLit } from '../uniforms';
 import linesVertex from './lines.vert.glsl?raw';
 import sortSource from './sort.glsl?raw';
@@ -53,11 +53,10 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
       uniforms,
       null,
     );
-    const ink =
-      made.lines === 'none' ? null : new Ink(gpu, viewSource + wallSource, gridSource + linesVertex, uniforms);
+    const lines =
+      made.lines === 'none' ? null : new GridLines(gpu, viewSource + wallSource, linesVertex, uniforms, made.lines);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), material);
     const seen: THREE.InstancedBufferGeometry[] = [];
-    const inked: THREE.InstancedBufferGeometry[] = [];
     let now = 0;
     return {
       stage: 'matter',
@@ -67,17 +66,15 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
       shown: null,
       sorting: {
         program,
-        classes: 2,
+        classes: 1 + LINE_CLASSES,
         first: 0,
         count: rings * perRing,
-        take(moment, { pairs, starts }) {
+        take(moment, found) {
           const geometry = (seen[moment] ??= quads());
-          fillAttribute(geometry, 'aQuad', pairs.subarray(0, 2 * starts[2]), 2);
-          geometry.instanceCount = starts[2];
-          if (!ink || moment >= VIEW_MOMENTS) return;
-          const lines = (inked[moment] ??= gridStrips(made.lines === 'wire' ? 'wire' : 'edges'));
-          fillAttribute(lines, 'aQuad', pairs.subarray(2 * starts[1], 2 * starts[2]), 2);
-          lines.instanceCount = starts[2] - starts[1];
+          const count = found.starts[1 + LINE_CLASSES];
+          fillAttribute(geometry, 'aQuad', found.pairs.subarray(0, 2 * count), 2);
+          geometry.instanceCount = count;
+          if (moment < VIEW_MOMENTS) lines?.take(moment, found, 'aQuad', 1);
         },
       },
       update(frame) {
@@ -96,17 +93,13 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
         object.material = now < VIEW_MOMENTS ? material : hiding;
         gpu.stage.draw(gpu.renderer, object, target);
       },
-      ...(ink && {
-        drawLines(target: THREE.WebGLRenderTarget): void {
-          ink.draw(inked[now] ? [inked[now]] : [], target);
-        },
-      }),
+      ...(lines && { drawLines: (target: THREE.WebGLRenderTarget) => lines.draw(now, target) }),
       dispose() {
         program.dispose();
-        for (const geometry of [...seen, ...inked]) geometry.dispose();
+        for (const geometry of seen) geometry.dispose();
         material.dispose();
         hiding.dispose();
-        ink?.dispose();
+        lines?.dispose();
       },
     };
   },
