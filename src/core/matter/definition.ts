@@ -17,19 +17,15 @@ export interface MatterDefinition<M extends object> {
 
 const group = heading('Matter', 1);
 
+/** How many times its colour it gives off: a field of every kind. */
+export const shinesField = (at: number, hint: string) =>
+  animated(at, { label: 'Shines', unit: '×', min: 0, max: 1000, comfort: 8, group, hint });
+
 /** Values of every matter that gives light back by itself, or shines. */
 export const surfaceFields = (rough: number) => ({
   metal: animated(0, { label: 'Metal', min: 0, max: 1, group, hint: '0: stone or plastic. 1: metal.' }),
   rough: animated(rough, { label: 'Roughness', min: 0.02, max: 1, group, hint: '0: a mirror. 1: chalk.' }),
-  glowing: animated(0, {
-    label: 'Shines',
-    unit: '×',
-    min: 0,
-    max: 1000,
-    comfort: 8,
-    group,
-    hint: 'Light of its own, in its colour.',
-  }),
+  glowing: shinesField(0, 'Light of its own, in its colour.'),
 });
 
 /** Metal, roughness and the light it gives off, at a phase: the first numbers of every kind. */

@@ -15,7 +15,6 @@ export const READY_MATTER: readonly Ready<Matter>[] = [
   { label: 'Enamel', is: newMatter('plain', { rough: 0.16 }) },
   { label: 'Cast metal', is: newMatter('plain', { metal: 1, rough: 0.48 }) },
   { label: 'Mirror', is: newMatter('plain', { metal: 1, rough: 0.06 }) },
-  { label: 'Headlamp', is: newMatter('headlamp') },
   { label: 'Lamp', is: newMatter('emission', { glowing: 3 }) },
   {
     label: 'Velvet',

@@ -261,7 +261,7 @@ export const TunnelForm = form({
     hint: 'The wall moved in and out by noise, as a share of the radius.',
   }),
   wobbleCycles: integer(2, {
-    label: 'Wobble evolves',
+    label: 'Evolves',
     unit: 'cycles per lap',
     min: 1,
     max: 64,

@@ -1,18 +1,10 @@
-import { animated, form, tag, type ValueOf } from '../../forms';
+import { form, tag, type ValueOf } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
-import { MATTER_HEADING, type MatterDefinition } from '../definition';
+import { shinesField, type MatterDefinition } from '../definition';
 
 const EmissionForm = form({
   kind: tag('emission'),
-  glowing: animated(1, {
-    label: 'Shines',
-    unit: '×',
-    min: 0,
-    max: 1000,
-    comfort: 8,
-    group: MATTER_HEADING,
-    hint: 'Light of its own, in its colour. No other light falls on it.',
-  }),
+  glowing: shinesField(1, 'Light of its own, in its colour. No other light falls on it.'),
 });
 export type Emission = ValueOf<typeof EmissionForm>;
 

@@ -1,18 +1,10 @@
-import { animated, form, tag, type ValueOf } from '../../forms';
+import { form, tag, type ValueOf } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
-import { MATTER_HEADING, type MatterDefinition } from '../definition';
+import { shinesField, type MatterDefinition } from '../definition';
 
 const HeadlampForm = form({
   kind: tag('headlamp'),
-  glowing: animated(1, {
-    label: 'Shines',
-    unit: '×',
-    min: 0,
-    max: 1000,
-    comfort: 8,
-    group: MATTER_HEADING,
-    hint: 'How bright it is. The lights of the look do not fall on it.',
-  }),
+  glowing: shinesField(1, 'How bright it is. The lights of the look do not fall on it.'),
 });
 export type Headlamp = ValueOf<typeof HeadlampForm>;
 

@@ -13,11 +13,20 @@ void gridLine(vec3 a, vec3 b, int repetition, ivec2 corner, float bulge) {
   drawStrip(v, own, ivec3(512, 512, int(uStrokeTile)), 0.0, vec2(corner), bulge);
 }
 
-// Where a smooth surface is seen from its edge, within a triangle of it: whether it is, from where to where, and the radius of a ball that
-// turns as fast. n: unit normals at its corners
-bool turnsWithin(vec3 p[3], vec3 n[3], int repetition, out vec3 a, out vec3 b, out float bulge) {
+#ifdef CONTOURS
+// a corner of the cell, numbered row by row, and the unit normal there
+void cornerOf(int k, out vec3 p, out vec3 n);
+
+// Where a smooth surface is seen from its edge, within a triangle between three corners of a cell: whether it is, from where to where, and
+// the radius of a ball that turns as fast
+bool turnsWithin(ivec3 corners, int repetition, out vec3 a, out vec3 b, out float bulge) {
+  vec3 p[3];
+  vec3 n[3];
   float f[3];
-  for (int i = 0; i < 3; i++) f[i] = dot(mat3(uView) * n[i], toLens(toView(p[i], repetition)));
+  for (int i = 0; i < 3; i++) {
+    cornerOf(corners[i], p[i], n[i]);
+    f[i] = dot(mat3(uView) * n[i], toLens(toView(p[i], repetition)));
+  }
   vec3 at[2] = vec3[2](p[0], p[0]);
   int found = 0;
   bulge = 0.0;
@@ -31,6 +40,7 @@ bool turnsWithin(vec3 p[3], vec3 n[3], int repetition, out vec3 a, out vec3 b, o
   b = at[1];
   return found == 2;
 }
+#else
 
 // Whether two faces meet in a crease that is drawn. Both are as long as they are large
 bool folds(vec3 one, vec3 beyond) {
@@ -44,3 +54,4 @@ bool turnsBetween(vec3 a, vec3 b, vec3 one, vec3 beyond, float smooth_, int repe
   vec3 eye = transpose(mat3(uView)) * toLens(0.5 * (toView(a, repetition) + toView(b, repetition)));
   return drawsContours() && dot(one, one) * dot(beyond, beyond) > 1e-24 && dot(one + smooth_ * beyond, eye) * dot(beyond + smooth_ * one, eye) <= 0.0;
 }
+#endif

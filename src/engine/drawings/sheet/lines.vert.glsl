@@ -7,27 +7,28 @@ uniform float uTime;
 
 vec3 placeAt(ivec2 at) { return mix(openAt(at), shutAt(at), uTime); }
 
+ivec2 cellOf() { return ivec2(aCell.x % uSheet.x, aCell.x / uSheet.x); }
+
+#ifdef CONTOURS
+void cornerOf(int k, out vec3 p, out vec3 n) {
+  ivec2 at = cellOf() + ivec2(k % 2, k / 2);
+  p = placeAt(at);
+  n = normalAt(at);
+}
+#endif
+
 void main() {
   noStrip();
   vThere = 1.0;
   vMark = 0.0;
   int kind = aStrip.x;
-  ivec2 cell = ivec2(aCell.x % uSheet.x, aCell.x / uSheet.x);
+  ivec2 cell = cellOf();
   vec3 a;
   vec3 b;
   float bulge = 0.0;
 #ifdef CONTOURS
   if (!drawsContours()) return;
-  vec3 p[3];
-  vec3 n[3];
-  for (int i = 0; i < 3; i++) {
-    // corners 0 1 3 and 0 3 2
-    int k = i == 0 ? 0 : i == 1 ? (kind == 0 ? 1 : 3) : kind == 0 ? 3 : 2;
-    ivec2 at = cell + ivec2(k % 2, k / 2);
-    p[i] = placeAt(at);
-    n[i] = normalAt(at);
-  }
-  bool draws = turnsWithin(p, n, aCell.y, a, b, bulge);
+  bool draws = turnsWithin(kind == 0 ? ivec3(0, 1, 3) : ivec3(0, 3, 2), aCell.y, a, b, bulge);
 #else
   bool near_ = kind == 3;
   bool last = kind == 4;

@@ -11,6 +11,15 @@ vec3 facingOf(Quad q, int along, int around) {
   return facing(placeOf(q, along, around), placeOf(q, along, around + 1), placeOf(q, along + 1, around), placeOf(q, along + 1, around + 1));
 }
 
+#ifdef CONTOURS
+void cornerOf(int k, out vec3 p, out vec3 n) {
+  Quad q = quadOf(aQuad.x);
+  p = placeOf(q, k / 2, k % 2);
+  n = normalAt(q, k / 2, k % 2);
+  n *= inversesqrt(max(dot(n, n), 1e-30));
+}
+#endif
+
 void main() {
   noStrip();
   vThere = 1.0;
@@ -22,16 +31,7 @@ void main() {
   float bulge = 0.0;
 #ifdef CONTOURS
   if (!drawsContours()) return;
-  vec3 p[3];
-  vec3 n[3];
-  for (int i = 0; i < 3; i++) {
-    // corners 0 1 2 and 3 2 1
-    int k = kind == 0 ? i : 3 - i;
-    p[i] = placeOf(q, k / 2, k % 2);
-    n[i] = normalAt(q, k / 2, k % 2);
-    n[i] *= inversesqrt(max(dot(n[i], n[i]), 1e-30));
-  }
-  bool draws = turnsWithin(p, n, aQuad.y, a, b, bulge);
+  bool draws = turnsWithin(kind == 0 ? ivec3(0, 1, 2) : ivec3(3, 2, 1), aQuad.y, a, b, bulge);
 #else
   // from one corner to another; and how far the quad is that lies beyond that line
   bool side = kind == 2;
