@@ -224,7 +224,7 @@ for (const route of ['ring', 'closed', 'onward'] as const)
 test('noise read from a table of the moment is the hashed noise on the GPU, within 1e-6 of the extent', async ({
   page,
 }) => {
-  const air = newTreatment('drift', 't', 3, { octaves: 3, amount: 2 });
+  const air = newTreatment('drift', 't', 3, { octaves: 3, amount: 2, gathers: 'threads' });
   const fieldOf = (count: number): Piece => {
     const layer = { ...newLayer('field', 'f', 'F', 2), placeBy: 'noise', count, treatments: [air] } as Layer;
     return PieceSchema.parse({ ...pieceOf([]), layers: [layer] });
@@ -234,8 +234,8 @@ test('noise read from a table of the moment is the hashed noise on the GPU, with
       Object.values(values(0.37)).flatMap((value) => (value instanceof FilledTable ? value.entries : [])),
     );
   const [many, hashed] = [fieldOf(60_000), fieldOf(40)];
-  // place and all octaves of the air are tables of the one, and of the other nothing is
-  expect(held(many).filter((entries) => entries > 0)).toHaveLength(2);
+  // place, all octaves of the air and what gathers are tables of the one, and of the other nothing is
+  expect(held(many).filter((entries) => entries > 0)).toHaveLength(3);
   expect(held(hashed).every((entries) => entries === 0)).toBe(true);
   const [[place, look], [hashedPlace, hashedLook]] = await Promise.all(
     [many, hashed].map((piece) => elementsOn(page, toDocument(piece), 'f', 0.37)),

@@ -67,6 +67,8 @@ export const beads: LayerDefinition<Beads, FieldValues> = {
       patchFrom: moment.from,
       patchSize: moment.size,
       patchOctaves: moment.octaves,
+      chosen: 0,
+      choices: new Float64Array(4),
       tile,
       ...courseValues(STRAIGHT),
       lap: phase,

@@ -3,7 +3,9 @@
 // @kernel moment momentEntry id
 // @export flowNoiseAt
 // @export curlAt
+// @export flowPairAt
 // @shared flowNoiseAt
+// @shared flowPairAt
 // @shared curlAt
 // @include ./flow.glsl
 
@@ -83,6 +85,40 @@ float flowNoiseAt(vec3 p, ivec3 period, uint seed, float lap, int cycles, sample
   s *= FLOW_SCALE;
   for (int i = known; i < 1; i++) s = flowNoise(p, period, seed, lap, cycles, grad);
   return s;
+}
+
+// Two noises, of this seed and the next, which share the cell, by a table of two potentials; their derivatives in a and b.
+vec2 flowPairAt(vec3 p, ivec3 period, uint seed, float lap, int cycles, sampler2D moment, int start, ivec3 first, ivec3 many,
+                out vec3 a, out vec3 b) {
+  ivec3 base;
+  vec3 fo;
+  ivec3 q1;
+  ivec3 q2;
+  cellOf(p, base, fo, q1, q2);
+  int known = cornersIn(base, first, many);
+  a = vec3(0.0);
+  b = vec3(0.0);
+  float s = 0.0;
+  float t = 0.0;
+  for (int i = 0; i < known; i++) {
+    ivec3 q = cornerOf(i, q1, q2);
+    vec3 d = fo - vec3(q) * 0.5;
+    float w = 0.5 - dot(d, d);
+    if (w <= 0.0) continue;
+    int at = start + entryAt(base + q, first, many, 2);
+    addCorner(entryOf(moment, at), d, w, s, a);
+    int second = at + 1;
+    addCorner(entryOf(moment, second), d, w, t, b);
+  }
+  a *= FLOW_SCALE;
+  b *= FLOW_SCALE;
+  s *= FLOW_SCALE;
+  t *= FLOW_SCALE;
+  for (int i = known; i < 1; i++) {
+    s = flowNoise(p, period, seed, lap, cycles, a);
+    t = flowNoise(p, period, seed + 1u, lap, cycles, b);
+  }
+  return vec2(s, t);
 }
 
 // Divergence-free flow from three potentials (Bridson, Hourihan & Nordenstam, "Curl-Noise", 2007), which share the cell, by a

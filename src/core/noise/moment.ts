@@ -8,8 +8,8 @@ export interface MomentNoise {
   period: Numbers<3>;
   /** of the first potential of the first octave; the others' follow one another */
   seed: number;
-  /** noises that share the lattice: 1 for a value, 3 for a curl */
-  potentials: 1 | 3;
+  /** noises that share the lattice: 1 for a value, 2 for two, 3 for a curl */
+  potentials: 1 | 2 | 3;
   /** time in laps */
   lap: number;
   /** most whole cycles per lap */

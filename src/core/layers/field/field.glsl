@@ -1,6 +1,7 @@
 // One particle of a field, at a time of the lap.
 // @choice fieldShape box ball shell disc corridor strand grid
-// @choice fieldPlace random position noise cells edges
+// @choice fieldPlace random position noise cells edges density
+// @export fieldRest
 // @kernel field fieldElement id
 // @include ../../random/order.glsl
 // @include ../../noise/moment.glsl
@@ -33,15 +34,17 @@ vec3 fieldRest(int shape, vec3 u, vec3 extent, float inner) {
 // grid: rows along x, y, z of a grid, of which every stride-th layer along z is drawn; jitter: share of a row;
 // radius: of the most common particle, metres; variation: 0 all alike .. 1 a steep distribution up to 12 times larger;
 // sizeBy: 0 by that law, 1 by the profile from the smallest draw to the largest; glint: 0 all equally bright .. 1 a few far
-// brighter; lap: time in laps; patch_: a table of the moment for the noise of place (noise/moment.glsl); place: where on the gradient, 0..1; order: 0..1 by chance.
+// brighter; lap: time in laps; patch_: a table of the moment for the noise of place (noise/moment.glsl); choices: where each is in the cube, and
+// the density there, 0..1, where they were chosen (density.ts); place: where on the gradient, 0..1; order: 0..1 by chance.
 void fieldElement(uint id, uint seed, int shape, vec3 extent, float inner, vec3 at, ivec3 grid, int stride, float jitter,
                   float radius, float variation, int sizeBy, vec4 profileA, vec4 profileB, float glint, int placeBy,
                   float placeSpread, vec3 placeScale, ivec3 placePeriod, int placeCycles, sampler2D patch_,
-                  ivec3 patchFrom, ivec3 patchSize, int patchOctaves, float tile,
+                  ivec3 patchFrom, ivec3 patchSize, int patchOctaves, int chosen, sampler2D choices, float tile,
                   vec4 course, sampler2D track, float lap, out vec3 position, out vec4 rotation, out float size, out float place,
                   out float light, out float order) {
   uvec4 h = pcg4d(uvec4(id, seed, 3u, 0u));
   vec3 local;
+  vec4 choice = vec4(0.5);
   if (shape == FIELD_SHAPE_GRID) {
     int index = int(id);
     int row = index / grid.x;
@@ -52,7 +55,9 @@ void fieldElement(uint id, uint seed, int shape, vec3 extent, float inner, vec3 
     vec3 off = (vec3(unit(shift.x), unit(shift.y), unit(shift.z)) - 0.5) * jitter;
     local = ((vec3(cell) + 0.5 + off) / vec3(grid) - 0.5) * vec3(extent.xy, -extent.z) + at;
   } else {
-    local = fieldRest(shape, orderedPoint(id, seed), extent, inner) + at;
+    int entry = int(id);
+    choice = chosen != 0 ? texelFetch(choices, ivec2(entry & 1023, entry >> 10), 0) : vec4(orderedPoint(id, seed), 0.5);
+    local = fieldRest(shape, choice.xyz, extent, inner) + at;
   }
   float drawn = unit(h.x);
   float ratio = 1.0 + 11.0 * variation * variation;
@@ -76,6 +81,7 @@ void fieldElement(uint id, uint seed, int shape, vec3 extent, float inner, vec3 
     float n = flowNoiseAt(local * placeScale, placePeriod, seed + 101u, lap, placeCycles, patch_, 0, first, many, slope);
     place = 0.5 + 1.2 * n + (unit(h.z) - 0.5) * 0.12;
   }
+  if (placeBy == FIELD_PLACE_DENSITY) place = choice.w + (unit(h.z) - 0.5) * 0.12;
   bool edges = placeBy == FIELD_PLACE_EDGES;
   bool cells = edges || placeBy == FIELD_PLACE_CELLS;
   float cell = cellPlace(local * placeScale, placePeriod, seed + 101u, lap, placeCycles, cells ? CELLS_ALL : CELLS_NONE, edges);

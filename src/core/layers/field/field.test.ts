@@ -68,17 +68,20 @@ describe('particle field', () => {
     expect(sorted[10000] / 0.01).toBeCloseTo((1 - 0.5 * (1 - 12 ** -1.5)) ** (-2 / 3), 1);
   });
 
-  it('its slices hold every particle once, each where the slice says', () => {
-    const piece = pieceWith({ kind: 'field', shape: 'box', count: 3000 });
-    const [drawing] = definitionOf('field').drawings(piece.layers[0], 1, worldOf(piece));
-    if (drawing.as !== 'sprites') throw new Error('particles are sprites');
-    expect([...drawing.order].sort((a, b) => a - b)).toEqual(Array.from({ length: 3000 }, (_, id) => id));
-    const { position } = layerElements(piece, 'one', 0);
-    for (const { from, to, first, count } of drawing.parts)
-      for (const id of drawing.order.subarray(first, first + count)) {
-        const along = -position[id * 3 + 2] / 8;
-        if (along < from - 1e-6 || along > to + 1e-6)
-          throw new Error(`particle ${id} at ${along} is outside ${from}…${to}`);
-      }
-  });
+  it.each(['even', 'clouds'] as const)(
+    'its slices hold every particle once, each where the slice says, %s',
+    (dense) => {
+      const piece = pieceWith({ kind: 'field', shape: 'box', count: 3000, dense });
+      const [drawing] = definitionOf('field').drawings(piece.layers[0], 1, worldOf(piece));
+      if (drawing.as !== 'sprites') throw new Error('particles are sprites');
+      expect([...drawing.order].sort((a, b) => a - b)).toEqual(Array.from({ length: 3000 }, (_, id) => id));
+      const { position } = layerElements(piece, 'one', 0);
+      for (const { from, to, first, count } of drawing.parts)
+        for (const id of drawing.order.subarray(first, first + count)) {
+          const along = -position[id * 3 + 2] / 8;
+          if (along < from - 1e-6 || along > to + 1e-6)
+            throw new Error(`particle ${id} at ${along} is outside ${from}…${to}`);
+        }
+    },
+  );
 });

@@ -5,6 +5,9 @@ import { evaluateAnimated } from '../../time/animated';
 import { DARK, spriteOf } from '../base';
 import { carriedAlong, courseValues } from '../../elements/course';
 import type { LayerDefinition } from '../definition';
+import { RF } from '../../kernel/scratch';
+import { orderedPoint } from '../../random/order.gen';
+import { densePlaces, isDense } from './density';
 import { gridParts, sliceOrder } from './slices';
 import { fieldKernel, fieldPlace, fieldShape, type FieldValues } from './field.gen';
 import { presets } from './presets';
@@ -32,6 +35,15 @@ function gridStride(layer: FieldLayer, share: number): number {
 
 /** What field.glsl adds to the seed for the noise of place. */
 const PATCH_SEED = 101;
+
+/** Full size of its volume in metres. */
+const volumeOf = (layer: FieldLayer, tile: number): [number, number, number] => [
+  layer.width,
+  layer.height,
+  tiled(layer) ? tile : layer.depth,
+];
+
+const NONE = new Float64Array(4);
 
 /** Where its particles are before a route winds them. */
 const straightExtent = (layer: FieldLayer, tile: number): Extent =>
@@ -64,16 +76,17 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
     const { tile } = context;
     const [profileA, profileB] = profileHalves(layer.sizeProfile);
     const patch = fitNoise(layer.placeScale, tile);
+    const count = field.elementCount(layer, share, context);
     const moment = momentOf(
       { ...patch, seed: layer.seed + PATCH_SEED, potentials: 1, lap: phase, cycles: layer.placeCycles, octaves: 1 },
       boxOf(straightExtent(layer, tile)),
-      layer.placeBy === 'noise' ? field.elementCount(layer, share, context) : 0,
+      layer.placeBy === 'noise' ? count : 0,
     );
     const route = context.routeOf(layer.follow);
     return {
       seed: layer.seed,
       shape: fieldShape[layer.shape],
-      extent: [layer.width, layer.height, tiled(layer) ? tile : layer.depth],
+      extent: volumeOf(layer, tile),
       inner: layer.hollow,
       at: [layer.aside, layer.above, tiled(layer) ? -tile / 2 : -layer.ahead],
       grid: gridRows(layer),
@@ -94,6 +107,8 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
       patchFrom: moment.from,
       patchSize: moment.size,
       patchOctaves: moment.octaves,
+      chosen: isDense(layer) ? 1 : 0,
+      choices: isDense(layer) ? densePlaces(layer, volumeOf(layer, tile), tile, count) : NONE,
       tile,
       ...courseValues(route),
       lap: phase,
@@ -107,7 +122,15 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
       return [{ as: 'sprites', ...gridParts(x * y, z / gridStride(layer, share), layer.jitter), rows: true }];
     }
     // along a drawn route a slice may be anywhere
-    if (tiled(layer) && !drawn) return [{ as: 'sprites', ...sliceOrder(count, layer.seed), fair: count }];
+    if (tiled(layer) && !drawn) {
+      const dense = isDense(layer) ? densePlaces(layer, volumeOf(layer, context.tile), context.tile, count) : null;
+      const depthOf = (id: number): number => {
+        if (dense) return dense[id * 4 + 2];
+        orderedPoint(id, layer.seed);
+        return RF[2];
+      };
+      return [{ as: 'sprites', ...sliceOrder(count, depthOf), fair: count }];
+    }
     return [
       {
         as: 'sprites',
@@ -122,6 +145,7 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
     tiled(layer),
     layer.seed,
     layer.shape === 'grid' && [gridRows(layer), layer.jitter],
+    isDense(layer) && [layer.dense, layer.denseScale, layer.denseContrast, volumeOf(layer, context.tile), layer.hollow],
   ],
   look: (layer) => ({
     softness: layer.softness,

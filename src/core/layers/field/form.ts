@@ -11,10 +11,21 @@ const SHAPES = {
   strand: 'Strand along the route',
   grid: 'Grid',
 };
-const PLACES = { random: 'By chance', position: 'By position', noise: 'By noise', ...CELLS };
+const PLACES = { random: 'By chance', position: 'By position', noise: 'By noise', ...CELLS, density: 'By density' };
+
+const DENSITIES = {
+  even: 'Even',
+  clouds: 'In clouds',
+  middles: 'In the middles of cells',
+  walls: 'Along the walls of cells',
+};
 
 const shape = heading('Shape');
+const density = heading('Density');
 const motes = heading('Particles');
+
+const chosen = { field: 'shape', is: ['box', 'ball', 'shell', 'disc', 'corridor', 'strand'] };
+const uneven = { field: 'dense', is: ['clouds', 'middles', 'walls'] };
 
 export const FieldForm = form({
   ...layerBase,
@@ -108,6 +119,30 @@ export const FieldForm = form({
     group: shape,
     when: { field: 'shape', is: ['grid'] },
     hint: '0: exactly on the grid. 1: anywhere within its cell.',
+  }),
+  dense: choice('even', DENSITIES, {
+    label: 'Density',
+    group: density,
+    when: chosen,
+    hint: 'Where in the volume particles are many and where few.',
+  }),
+  denseScale: number(4, {
+    label: 'Apart',
+    unit: 'm',
+    min: 0.05,
+    max: 500,
+    comfort: 10,
+    group: density,
+    when: [chosen, uneven],
+    hint: 'Metres, about, from one cloud or cell to the next; fitted so that it tiles.',
+  }),
+  denseContrast: number(0.9, {
+    label: 'Contrast',
+    min: 0,
+    max: 1,
+    group: density,
+    when: [chosen, uneven],
+    hint: '0: even. 1: nothing at all between them.',
   }),
   follow: layerRef({ label: 'Follows', group: shape, hint: 'Wraps the volume around the route of a tunnel.' }),
   count: integer(6000, {

@@ -1,6 +1,4 @@
 import type { Part } from '../drawing';
-import { RF } from '../../kernel/scratch';
-import { orderedPoint } from '../../random/order.gen';
 
 /** Slices a tile is drawn in. Few enough for draw calls, many enough that most are wholly sharp, far or behind. */
 const SLICES = 16;
@@ -22,16 +20,16 @@ export function gridParts(across: number, layers: number, jitter: number): { ord
 
 /**
  * The particles of a field sorted into slices along the tile, so that each slice is drawn only into the sizes its blur
- * needs and not at all when it is behind the camera. Depends on nothing but count and seed.
+ * needs and not at all when it is behind the camera.
+ * @param depthOf where a particle is, 0..1 of the tile, from its end to where it begins
  * @returns order: particle ids; parts: stretches of it, with the share of the tile's length each lies in
  */
-export function sliceOrder(count: number, seed: number): { order: Uint32Array; parts: Part[] } {
+export function sliceOrder(count: number, depthOf: (id: number) => number): { order: Uint32Array; parts: Part[] } {
   const slice = new Uint8Array(count);
   const starts = new Uint32Array(SLICES + 1);
   for (let id = 0; id < count; id++) {
-    orderedPoint(id, seed);
     // local z runs backwards: the kernel's third coordinate 1 is where the tile begins
-    slice[id] = Math.min(SLICES - 1, Math.floor((1 - RF[2]) * SLICES));
+    slice[id] = Math.min(SLICES - 1, Math.floor((1 - depthOf(id)) * SLICES));
     starts[slice[id] + 1]++;
   }
   for (let s = 0; s < SLICES; s++) starts[s + 1] += starts[s];

@@ -1,13 +1,15 @@
 import { boxOf, carriedFarther } from '../../elements/extent';
 import { fitNoise } from '../../noise/fit';
-import { momentOf } from '../../noise/moment';
-import { animated, form, heading, integer, number, tag, type ValueOf, largest } from '../../forms';
+import { momentOf, type MomentNoise, type MomentTable } from '../../noise/moment';
+import { animated, choice, form, heading, integer, number, tag, type ValueOf, largest } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
 import { treatmentBase, treatmentReach } from '../base';
-import type { TreatmentDefinition } from '../definition';
-import { driftKernel, type DriftValues } from './drift.gen';
+import type { TreatmentContext, TreatmentDefinition } from '../definition';
+import { driftInto, driftKernel, type DriftValues } from './drift.gen';
 
 const group = heading('Drift');
+
+const gathering = { field: 'gathers', is: ['threads', 'veils', 'clumps'] };
 
 const DriftForm = form({
   ...treatmentBase,
@@ -48,6 +50,45 @@ const DriftForm = form({
     group,
     hint: '1: smooth swirls. More: swirls within swirls, down to fine threads.',
   }),
+  gathers: choice(
+    'no',
+    { no: 'No', threads: 'Into threads', veils: 'Into veils', clumps: 'Into clumps' },
+    {
+      label: 'Gathers',
+      group,
+      hint: 'Draws elements together into filaments, thin walls or heaps, and leaves voids between them.',
+    },
+  ),
+  gather: animated(0.9, {
+    label: 'How far',
+    min: -1,
+    max: 1,
+    comfort: 1,
+    group,
+    when: gathering,
+    hint: '0: not at all. 1: all the way there. Below 0 it empties what it would fill.',
+  }),
+  gatherScale: number(4, {
+    label: 'Apart',
+    unit: 'm',
+    min: 0.05,
+    max: 500,
+    comfort: 10,
+    group,
+    when: gathering,
+    hint: 'Metres, about, from one thread, veil or clump to the next; fitted so that it tiles.',
+  }),
+  gatherCycles: number(1, {
+    label: 'Shifts',
+    unit: 'cycles per lap',
+    min: 0,
+    max: 64,
+    comfort: 4,
+    decimals: 2,
+    group,
+    when: gathering,
+    hint: 'Most cycles what they gather into makes in a lap; whole numbers close, 0 stands still.',
+  }),
   ...treatmentReach,
 });
 export type Drift = ValueOf<typeof DriftForm>;
@@ -55,8 +96,42 @@ export type Drift = ValueOf<typeof DriftForm>;
 /** The farthest one octave carries an element, in units of the amount (of two million places and times the largest was 3.72). */
 const REACH = 4;
 
-/** What drift.glsl adds to the seed for its noise. */
-const AIR_SEED = 11;
+/** The farthest anything is drawn, in units of the largest of their lattice: two steps of gathered() in drift.glsl. */
+const DRAWN = 0.8;
+
+/** What drift.glsl adds to the seed for its noises: of what swirls, and of what gathers. */
+const [AIR_SEED, PULL_SEED] = [11, 31];
+
+interface Sampled {
+  /** metres */
+  size: number;
+  cycles: number;
+  /** to the seed */
+  added: number;
+  potentials: MomentNoise['potentials'];
+  /** how often every element reads it, the octaves beside */
+  reads: number;
+}
+
+/** One of its noises at a phase, and the table of that moment. */
+function noiseAt(
+  t: Drift,
+  context: TreatmentContext,
+  phase: number,
+  { size, cycles, added, potentials, reads }: Sampled,
+): MomentNoise & MomentTable {
+  const whole = Math.max(1, Math.round(cycles));
+  const noise = {
+    ...fitNoise(size, context.world.tile),
+    seed: t.seed + added,
+    potentials,
+    // whole cycles leave the phase as it is; others run the whole count slower or faster, and do not come back
+    lap: (phase * cycles) / whole,
+    cycles: whole,
+    octaves: potentials === 3 ? t.octaves : 1,
+  };
+  return { ...noise, ...momentOf(noise, boxOf(context.extent), reads * context.elements) };
+}
 
 export const drift: TreatmentDefinition<Drift, DriftValues> = {
   kind: 'drift',
@@ -66,29 +141,50 @@ export const drift: TreatmentDefinition<Drift, DriftValues> = {
   form: DriftForm,
   kernel: driftKernel,
   values(t, context, phase) {
-    const noise = fitNoise(t.scale, context.world.tile);
-    const whole = Math.max(1, Math.round(t.cycles));
-    // whole cycles leave the phase as it is; others run the whole count slower or faster, and do not come back
-    const lap = (phase * t.cycles) / whole;
-    const moment = momentOf(
-      { ...noise, seed: t.seed + AIR_SEED, potentials: 3, lap, cycles: whole, octaves: t.octaves },
-      boxOf(context.extent),
-      context.elements,
-    );
+    const air = noiseAt(t, context, phase, {
+      size: t.scale,
+      cycles: t.cycles,
+      added: AIR_SEED,
+      potentials: 3,
+      reads: 1,
+    });
+    const gathers = t.gathers !== 'no';
+    const pull = noiseAt(t, context, phase, {
+      size: t.gatherScale,
+      cycles: t.gatherCycles,
+      added: PULL_SEED,
+      potentials: 2,
+      reads: gathers ? 2 : 0,
+    });
     return {
       seed: t.seed,
       amount: evaluateAnimated(t.amount, phase),
-      ...noise,
-      cycles: whole,
+      scale: air.scale,
+      period: air.period,
+      cycles: air.cycles,
       octaves: t.octaves,
-      lap,
-      air: moment.table,
-      airFrom: moment.from,
-      airSize: moment.size,
-      airOctaves: moment.octaves,
+      lap: air.lap,
+      air: air.table,
+      airFrom: air.from,
+      airSize: air.size,
+      airOctaves: air.octaves,
+      into: driftInto[t.gathers],
+      gather: evaluateAnimated(t.gather, phase),
+      pullScale: pull.scale,
+      pullPeriod: pull.period,
+      pullCycles: pull.cycles,
+      pullLap: pull.lap,
+      pull: pull.table,
+      pullFrom: pull.from,
+      pullSize: pull.size,
+      pullOctaves: pull.octaves,
     };
   },
-  widen: (t, extent) => carriedFarther(extent, REACH * largest(t.amount) * (2 - 2 ** (1 - t.octaves))),
-  closingSteps: () => ({ cycles: 1 }),
-  summary: (t) => `${Number(t.scale.toFixed(2))} m swirls`,
+  widen: (t, extent, { world }) => {
+    const apart = 1 / Math.min(...fitNoise(t.gatherScale, world.tile).scale);
+    const drawn = t.gathers === 'no' ? 0 : DRAWN * apart * largest(t.gather);
+    return carriedFarther(extent, drawn + REACH * largest(t.amount) * (2 - 2 ** (1 - t.octaves)));
+  },
+  closingSteps: () => ({ cycles: 1, gatherCycles: 1 }),
+  summary: (t) => `${Number(t.scale.toFixed(2))} m swirls${t.gathers === 'no' ? '' : `, into ${t.gathers}`}`,
 };
