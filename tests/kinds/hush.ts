@@ -1,5 +1,6 @@
 // A kind of treatment that no one ships: elements grow dim in waves along the travel.
 import { animated, form, heading, integer, tag, type ValueOf } from '../../src/core/forms';
+import { courseValues, STRAIGHT } from '../../src/core/elements/course';
 import { evaluateAnimated } from '../../src/core/time/animated';
 import { treatmentBase, treatmentReach } from '../../src/core/treatments/base';
 import type { TreatmentDefinition } from '../../src/core/treatments/definition';
@@ -35,6 +36,7 @@ export const hush: TreatmentDefinition<Hush, PulseValues> = {
     grow: 0,
     beats: t.beats,
     lap: phase,
+    ...courseValues(STRAIGHT),
   }),
   summary: ({ beats }) => `${beats} per lap`,
 };

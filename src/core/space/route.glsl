@@ -50,25 +50,39 @@ void routeFrame(float advance, vec4 course, float period, sampler2D track, out v
   }
 }
 
-// from the nearest place of a drawn track of 128 nodes to a place, in metres
-vec3 fromTrack(vec3 place, vec4 course, sampler2D track) {
+// From the nearest place of a drawn track of so many nodes to a place, in metres; round_: how much of the way round it that is, 0..1.
+// Without nodes it looks at nothing: without a graphics card both sides of a condition are worked out, but not a loop that nobody needs.
+vec3 fromTrack(vec3 place, vec4 course, sampler2D track, int nodes, out float round_) {
   vec3 before = trackNode(track, 0);
   vec3 here = trackNode(track, 1);
   vec3 from = vec3(0.0);
   vec3 nearest = vec3(1e9);
-  for (int i = 0; i < 129; i++) {
+  round_ = 0.0;
+  for (int i = 0; i < nodes + 1; i++) {
     vec3 after = trackNode(track, i + 2);
     vec3 to = (before + here * 4.0 + after) / 6.0;
     if (i > 0) {
       vec3 step_ = to - from;
       vec3 away = place - from;
       if (course.w > 0.0) away.z -= course.w * floor(away.z / course.w + 0.5);
-      vec3 off = away - step_ * clamp(dot(away, step_) / max(dot(step_, step_), 1e-12), 0.0, 1.0);
-      if (dot(off, off) < dot(nearest, nearest)) nearest = off;
+      float on = clamp(dot(away, step_) / max(dot(step_, step_), 1e-12), 0.0, 1.0);
+      vec3 off = away - step_ * on;
+      if (dot(off, off) < dot(nearest, nearest)) {
+        nearest = off;
+        round_ = (float(i - 1) + on) / float(nodes);
+      }
     }
     from = to;
     before = here;
     here = after;
   }
   return nearest;
+}
+
+// How much of a layer's way along its route is behind a place: of a drawn one, the share of the way round it, 0..1; of others the
+// advance in spans, which goes on. asked: 0 where nobody asks.
+float wayAlong(vec3 place, float span, vec4 course, sampler2D track, int asked) {
+  float round_;
+  fromTrack(place, course, track, asked * int(course.z), round_);
+  return course.z > 0.0 ? round_ : -place.z / span;
 }

@@ -1,3 +1,4 @@
+import { courseValues } from '../../elements/course';
 import { middleOf } from '../../elements/extent';
 import { animated, choice, form, heading, integer, number, tag, type ValueOf, largest } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
@@ -10,7 +11,7 @@ const group = heading('Pulse');
 const BY = {
   together: 'All together',
   chance: 'Each by chance',
-  along: 'In waves along the travel',
+  along: 'In waves along the route',
   outward: 'In waves outwards',
   order: 'In waves by order',
 };
@@ -80,6 +81,7 @@ export const pulse: TreatmentDefinition<Pulse, PulseValues> = {
     grow: t.grow,
     beats: t.beats,
     lap: phase,
+    ...courseValues(context.route),
   }),
   widen: (t, extent) => ({ ...extent, grown: extent.grown * (1 + largest(t.amount) * t.grow) }),
   summary: (t) => `${t.beats} per lap`,

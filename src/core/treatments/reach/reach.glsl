@@ -24,7 +24,8 @@ void reachWeight(vec3 position, float order, int by, vec3 at, float tile, float 
     toward = vec3(0.0, 0.0, away.z < 0.0 ? -1.0 : 1.0);
   }
   if (by == REACH_BY_ROUTE && course.z > 0.0) {
-    vec3 off = fromTrack(position, course, track);
+    float round_;
+    vec3 off = fromTrack(position, course, track, int(course.z), round_);
     d = length(off);
     toward = off / max(d, 1e-6);
   }

@@ -4,6 +4,7 @@
 // @kernel stagger staggerElement key order weight position
 // @include ../../random/hash.glsl
 // @include ../../space/rotation.glsl
+// @include ../../space/route.glsl
 
 // 0 to 1 with the shape of the ease: 0 even, 1 smooth, 2 fast then settling slowly, 3 over the mark and back, 4 rebounding
 float staggerEase(float t, int ease) {
@@ -22,15 +23,17 @@ float staggerEase(float t, int ease) {
   return t;
 }
 
-// amount: progress, 0 none .. 1 all there; by: 0 order, 1 chance, 2 along the tile, 3 outwards from pivot; span: metres
+// amount: progress, 0 none .. 1 all there; by: 0 order, 1 chance, 2 along the route, 3 outwards from pivot; span: metres
 // that count as the whole way; overlap: 0 strictly one by one .. 1 all at once; grow: 1 from no size; fade: 1 from
 // nothing; soft: metres that its blur is wide at first; from: metres it comes from; turns: it makes on the way, about its own upright axis.
 void staggerElement(uint key, float order, float weight, uint seed, float amount, int by, vec3 pivot, float span,
                     float overlap, int ease, int backward, float grow, float fadeIn, float soft, vec3 from, float turns,
+                    vec4 course, sampler2D track,
                     inout vec3 position, inout vec4 rotation, inout float size, inout float fade, inout float blur) {
   float rank = order;
   if (by == STAGGER_BY_CHANCE) rank = unit(pcg4d(uvec4(key, seed, 43u, 0u)).x);
-  if (by == STAGGER_BY_ALONG) rank = fract(-position.z / span);
+  float way = wayAlong(position, span, course, track, by == STAGGER_BY_ALONG ? 1 : 0);
+  if (by == STAGGER_BY_ALONG) rank = fract(way);
   if (by == STAGGER_BY_OUTWARD) rank = clamp(length(position - pivot) / span, 0.0, 1.0);
   if (backward == 1) rank = 1.0 - rank;
   float width = max(overlap, 1e-3);

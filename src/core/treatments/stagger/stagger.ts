@@ -1,3 +1,4 @@
+import { courseValues } from '../../elements/course';
 import { carriedFarther, halfDiagonal, middleOf } from '../../elements/extent';
 import { animated, choice, flag, form, heading, number, tag, type ValueOf } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
@@ -6,7 +7,7 @@ import type { TreatmentContext, TreatmentDefinition } from '../definition';
 import { staggerBy, staggerEase, staggerKernel, type StaggerValues } from './stagger.gen';
 
 const group = heading('Stagger');
-const BY = { order: 'In order', chance: 'By chance', along: 'Along the travel', outward: 'From the middle outwards' };
+const BY = { order: 'In order', chance: 'By chance', along: 'Along the route', outward: 'From the middle outwards' };
 const EASES = {
   even: 'Even',
   smooth: 'Smooth',
@@ -104,6 +105,7 @@ export const stagger: TreatmentDefinition<Stagger, StaggerValues> = {
     soft: t.blur,
     from: [t.fromX, t.fromY, -t.fromZ],
     turns: t.turns,
+    ...courseValues(context.route),
   }),
   // one that goes over its mark comes from a tenth beyond it
   widen: (t, extent) => ({
