@@ -17,6 +17,7 @@ const EASES: Record<string, string> = { ...EASE_WORDS, own: 'Own curve' };
 /** The ease of a name. An own curve starts from the one that was there, moved just enough to be nobody else's. */
 function easeOf(name: string, before: Ease): Ease {
   if (name !== 'own') return easeCalled(name);
+  if (typeof before !== 'string' && !Array.isArray(before)) return before;
   const [x1, y1, x2, y2] = typeof before === 'string' ? EASE_PRESETS['even'] : before;
   return [Math.min(1, x1 + 0.01), y1, x2, y2];
 }
@@ -65,7 +66,7 @@ export function KeyRows<V>({
           >
             <Trash2 size={13} />
           </Button>
-          {easeName(key.ease) === 'own' && typeof key.ease !== 'string' ? (
+          {easeName(key.ease) === 'own' && Array.isArray(key.ease) ? (
             <CurveFields label={`Key ${index + 1}`} curve={key.ease} onChange={(ease) => edit(key.id, { ease })} />
           ) : null}
         </div>

@@ -19,4 +19,6 @@ export const easeCalled = (name: string): Ease =>
 export const easeName = (ease: Ease): string =>
   typeof ease === 'string'
     ? ease
-    : (Object.keys(EASE_PRESETS).find((name) => EASE_PRESETS[name].every((v, i) => v === ease[i])) ?? 'own');
+    : !Array.isArray(ease)
+      ? 'own'
+      : (Object.keys(EASE_PRESETS).find((name) => EASE_PRESETS[name].every((v, i) => v === ease[i])) ?? 'own');

@@ -1,3 +1,4 @@
+import { hullOf } from '../time/keys';
 import { AnimatedSchema, type Animated } from '../time/animated';
 import { controlled, fieldOf, type Field, type Info } from './field';
 import { inRange, rangeWords } from './number';
@@ -10,10 +11,14 @@ export function statedValues(value: Animated): number[] {
   return [value.start];
 }
 
-/** The largest size of a number an animated value states, either way. */
+/** Numbers between which an animated value stays, but for a wound one, which goes on. */
+export const reachedValues = (value: Animated): number[] =>
+  typeof value === 'object' && value.law === 'keyed' ? hullOf(value.keys) : statedValues(value);
+
+/** The largest size an animated value may come to, either way. */
 export const largest = (value: Animated): number =>
   Math.max(
-    ...statedValues(value).map(Math.abs),
+    ...reachedValues(value).map(Math.abs),
     // a wound value goes on: one lap of it is what is shown, but repairs and notes may look at two
     typeof value === 'number' || value.law !== 'wound' ? 0 : Math.abs(value.start) + Math.abs(value.perLap),
   );

@@ -1,5 +1,5 @@
 // What forms are declared with. Those who walk over them, or draw their rows, import the files themselves.
-export { animated, largest, statedValues } from './animated';
+export { animated, largest, reachedValues, statedValues } from './animated';
 export { choice } from './choice';
 export { colour } from './colour';
 export {

@@ -1,19 +1,25 @@
 import { z } from 'zod';
 import { hash4 } from '../random/hash';
-import { cubicBezier } from './easing';
+import { bezierThrough, cubicBezier } from './easing';
 import { exposedPhase, type Exposure } from './exposure';
 import { wrapPhase } from './lap';
 import { hermite, periodicSlopes } from './spline';
 
-/** How a key leads to the next one. `smooth` gives a periodic C2 curve through the smooth keys' neighbours. */
-export const EaseSchema = z.union([
-  z.enum(['linear', 'hold', 'smooth']),
-  z.tuple([z.number().min(0).max(1), z.number().min(-4).max(5), z.number().min(0).max(1), z.number().min(-4).max(5)]),
-]);
-export type Ease = z.infer<typeof EaseSchema>;
-
 /** Numbers that stay numbers whatever is worked out from them. */
 const size = z.number().min(-1e9).max(1e9);
+const share = z.number().min(0).max(1);
+
+/**
+ * How a key leads to the next one. `smooth` gives a periodic C2 curve through the smooth keys' neighbours; four numbers are a CSS
+ * cubic-bezier from one value to the next; a free curve, which may rise between two keys that are level, is one by its two handles: the
+ * share of the way at which each is, and by how much it is above its own key, in units of the value.
+ */
+export const EaseSchema = z.union([
+  z.enum(['linear', 'hold', 'smooth']),
+  z.tuple([share, z.number().min(-4).max(5), share, z.number().min(-4).max(5)]),
+  z.object({ leaves: z.tuple([share, size]), arrives: z.tuple([share, size]) }),
+]);
+export type Ease = z.infer<typeof EaseSchema>;
 
 const KeySchema = z.object({ id: z.string().max(64), at: z.number().min(0).lt(1), value: size, ease: EaseSchema });
 export type Key = z.infer<typeof KeySchema>;
@@ -134,7 +140,10 @@ function evaluateKeys(unsorted: readonly Key[], phase: number): number {
     ));
     return hermite(t, width, from.value, slopes[index], to.value, slopes[(index + 1) % keys.length]);
   }
-  return from.value + (to.value - from.value) * cubicBezier(t, from.ease);
+  const rise = to.value - from.value;
+  if (Array.isArray(from.ease)) return from.value + rise * cubicBezier(t, from.ease);
+  const { leaves, arrives } = from.ease;
+  return from.value + bezierThrough(t, [leaves[0], arrives[0]], [leaves[1], rise + arrives[1], rise]);
 }
 
 /** Whether the value closes: what it gains per lap is a whole number of `step`s (0: must return to the same value). */

@@ -14,13 +14,8 @@ const at = (t: number, p1: number, p2: number): number =>
 const slope = (t: number, p1: number, p2: number): number =>
   (3 * (1 - 3 * p2 + 3 * p1) * t + 2 * (3 * p2 - 6 * p1)) * t + 3 * p1;
 
-/**
- * Value of a CSS cubic-bezier easing at `x` in 0..1. Newton's method with bisection where the curve is flat;
- * error in y below 1e-7.
- */
-export function cubicBezier(x: number, [x1, y1, x2, y2]: Bezier): number {
-  if (x <= 0) return 0;
-  if (x >= 1) return 1;
+/** Where on a curve from 0 to 1 with control points at x1 and x2 it is at `x` in 0..1: by Newton, with bisection where the curve is flat. */
+function parameterAt(x: number, x1: number, x2: number): number {
   let low = 0;
   let high = 1;
   let t = x;
@@ -33,5 +28,25 @@ export function cubicBezier(x: number, [x1, y1, x2, y2]: Bezier): number {
     const newton = t - error / d;
     t = d > 1e-6 && newton > low && newton < high ? newton : (low + high) / 2;
   }
-  return at(t, y1, y2);
+  return t;
+}
+
+/** Value of a CSS cubic-bezier easing at `x` in 0..1; error below 1e-7. */
+export function cubicBezier(x: number, [x1, y1, x2, y2]: Bezier): number {
+  if (x <= 0) return 0;
+  if (x >= 1) return 1;
+  return at(parameterAt(x, x1, x2), y1, y2);
+}
+
+/** Value at `x` in 0..1 of a cubic Bézier from 0. @param xs of its two control points, 0..1 @param ys of them and of its end */
+export function bezierThrough(
+  x: number,
+  [x1, x2]: readonly [number, number],
+  [y1, y2, y3]: readonly [number, number, number],
+): number {
+  if (x <= 0) return 0;
+  if (x >= 1) return y3;
+  const t = parameterAt(x, x1, x2);
+  const r = 1 - t;
+  return 3 * r * r * t * y1 + 3 * r * t * t * y2 + t * t * t * y3;
 }

@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { evaluateAnimated, type Ease, type Key } from './animated';
 import {
-  bezierOf,
   copyKeys,
   easeKeys,
   handleAt,
+  hullOf,
   moveHandle,
   moveKeys,
   pasteKeys,
@@ -75,20 +75,63 @@ describe('curve handles', () => {
   it('a smooth or straight stretch becomes the Bézier that draws the same curve', () => {
     for (const ease of ['smooth', 'linear'] as const) {
       const before = easeKeys(list, ids(0, 1, 2), ease);
-      const after = before.map((key, i) => {
-        const curve = bezierOf(before, i);
-        return curve ? { ...key, ease: [...curve] as [number, number, number, number] } : key;
-      });
-      for (let i = 0; i < 300; i++) expect(value(after, i / 300)).toBeCloseTo(value(before, i / 300), 6);
+      for (let index = 0; index < 3; index++) {
+        const there = handleAt(before, index, 'leaves');
+        if (!there) throw new Error('no handle');
+        // dragged to where it is
+        const after = moveHandle(before, index, 'leaves', there, false);
+        expect(Array.isArray(after[index].ease)).toBe(true);
+        for (let i = 0; i < 300; i++) expect(value(after, i / 300)).toBeCloseTo(value(before, i / 300), 2);
+      }
     }
   });
 
-  it('is where it was dragged to, within the law of easing curves', () => {
-    const moved = moveHandle(list, 0, 'leaves', { phase: 0.2, value: 4 }, false);
-    expect(handleAt(moved, 0, 'leaves')?.phase).toBeCloseTo(0.2, 3);
-    expect(handleAt(moved, 0, 'leaves')?.value).toBeCloseTo(4, 3);
-    const far = moveHandle(list, 0, 'arrives', { phase: 0.39, value: 1e6 }, false);
-    expect(handleAt(far, 0, 'arrives')?.value).toBeCloseTo(1 + 5 * 4, 6);
+  it('is where it was dragged to, however far that is', () => {
+    for (const to of [
+      { phase: 0.2, value: 4 },
+      { phase: 0.3, value: 1e5 },
+    ]) {
+      const moved = moveHandle(list, 0, 'leaves', to, false);
+      expect(handleAt(moved, 0, 'leaves')?.phase).toBeCloseTo(to.phase, 3);
+      expect((handleAt(moved, 0, 'leaves')?.value ?? 0) / to.value).toBeCloseTo(1, 3);
+      const far = moveHandle(list, 0, 'arrives', to, false);
+      expect((handleAt(far, 0, 'arrives')?.value ?? 0) / to.value).toBeCloseTo(1, 3);
+    }
+  });
+
+  it('lifts the curve off two keys that are level, and both handles stay where they are', () => {
+    for (const ease of ['smooth', 'linear', [0.4, 0, 0.6, 1]] as const) {
+      const level = keys([0.2, 3, ease as Ease], [0.6, 3]);
+      expect(handleAt(level, 0, 'leaves')?.value).toBeCloseTo(3, 9);
+      expect(handleAt(level, 0, 'arrives')?.value).toBeCloseTo(3, 9);
+      const lifted = moveHandle(level, 0, 'leaves', { phase: 0.36, value: 7 }, false);
+      expect(handleAt(lifted, 0, 'leaves')).toEqual({ phase: 0.36, value: 7 });
+      expect(handleAt(lifted, 0, 'arrives')?.value).toBeCloseTo(3, 9);
+      // de Casteljau at the parameter ½: (v0 + 3 v1 + 3 v2 + v3) / 8, at the phase of the same mean
+      const x2 = handleAt(lifted, 0, 'arrives')?.phase ?? 0;
+      expect(value(lifted, (0.2 + 3 * 0.36 + 3 * x2 + 0.6) / 8)).toBeCloseTo((3 + 21 + 9 + 3) / 8, 6);
+      expect(value(lifted, 0.2)).toBe(3);
+      expect(value(lifted, 0.6)).toBe(3);
+      // a key dragged off the level takes its handle along
+      const off = moveKeys(lifted, ids(1), { phase: 0, value: 2 }, 100);
+      expect(handleAt(off, 0, 'leaves')?.value).toBe(7);
+      expect(handleAt(off, 0, 'arrives')?.value).toBeCloseTo(5, 9);
+    }
+  });
+
+  it('no curve leaves the hull of its keys and handles', () => {
+    const any = fc.double({ min: -20, max: 20, noNaN: true });
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 2 }), fc.double({ min: 0, max: 1, noNaN: true }), any, (index, p, v) => {
+        const moved = moveHandle(list, index, 'leaves', { phase: p, value: v }, true);
+        const hull = hullOf(moved);
+        for (let k = 0; k < 100; k++) {
+          const here = value(moved, k / 100);
+          expect(here).toBeGreaterThan(Math.min(...hull) - 1e-6);
+          expect(here).toBeLessThan(Math.max(...hull) + 1e-6);
+        }
+      }),
+    );
   });
 
   it('keeps the curve smooth through its key, the one at the seam too', () => {
@@ -112,9 +155,9 @@ describe('curve handles', () => {
     }
   });
 
-  it('holds and level stretches have none', () => {
+  it('holds, and a key alone, have none', () => {
     expect(handleAt(keys([0, 1, 'hold'], [0.5, 2]), 0, 'leaves')).toBeNull();
-    expect(handleAt(keys([0, 1], [0.5, 1]), 0, 'leaves')).toBeNull();
+    expect(handleAt(keys([0, 1]), 0, 'leaves')).toBeNull();
     expect(stretchOf(keys([0.2, 1], [0.9, 2]), 1).width).toBeCloseTo(0.3, 12);
   });
 

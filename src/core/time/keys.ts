@@ -1,9 +1,6 @@
 import type { Ease, Key } from './animated';
-import type { Bezier } from './easing';
 import { wrapPhase } from './lap';
 import { periodicSlopes } from './spline';
-
-type Curve = [number, number, number, number];
 
 const inOrder = (keys: Key[]): Key[] => keys.sort((a, b) => a.at - b.at);
 
@@ -97,18 +94,28 @@ export function stretchOf(keys: readonly Key[], index: number): Stretch {
   return { from, to, width: wrapPhase(to.at - from.at) || 1, rise: to.value - from.value };
 }
 
-/** The ease of a key as a cubic Bézier, when it can be one: not for holds, nor where two keys have the same value. */
-export function bezierOf(keys: readonly Key[], index: number): Bezier | null {
+/** A stretch as a cubic Bézier: the share of the way at which each handle is, and by how much it is above its own key. */
+interface Handles {
+  leaves: readonly [number, number];
+  arrives: readonly [number, number];
+}
+
+/** The handles of the stretch after a key; none where it holds, or is the only one. */
+function handlesOf(keys: readonly Key[], index: number): Handles | null {
   const { from, width, rise } = stretchOf(keys, index);
-  if (from.ease === 'hold' || keys.length < 2 || Math.abs(rise) < 1e-9) return null;
-  if (from.ease === 'linear') return [1 / 3, 1 / 3, 2 / 3, 2 / 3];
-  if (from.ease !== 'smooth') return from.ease;
-  const slopes = periodicSlopes(
-    keys.map(({ at }) => at),
-    keys.map(({ value }) => value),
-  );
-  const [out, into] = [slopes[index], slopes[(index + 1) % keys.length]];
-  return [1 / 3, (out * width) / 3 / rise, 2 / 3, 1 - (into * width) / 3 / rise];
+  if (from.ease === 'hold' || keys.length < 2) return null;
+  if (from.ease === 'linear') return { leaves: [1 / 3, rise / 3], arrives: [2 / 3, -rise / 3] };
+  if (from.ease === 'smooth') {
+    const slopes = periodicSlopes(
+      keys.map(({ at }) => at),
+      keys.map(({ value }) => value),
+    );
+    const [out, into] = [slopes[index], slopes[(index + 1) % keys.length]];
+    return { leaves: [1 / 3, (out * width) / 3], arrives: [2 / 3, (-into * width) / 3] };
+  }
+  if (!Array.isArray(from.ease)) return from.ease;
+  const [x1, y1, x2, y2] = from.ease;
+  return { leaves: [x1, y1 * rise], arrives: [x2, (y2 - 1) * rise] };
 }
 
 /** A handle of a curve: the one that leaves a key, or the one that arrives at the next. */
@@ -116,28 +123,42 @@ export type HandleEnd = 'leaves' | 'arrives';
 
 /** Where a handle is: phase (not wrapped, from its key on) and value. */
 export function handleAt(keys: readonly Key[], index: number, end: HandleEnd): { phase: number; value: number } | null {
-  const curve = bezierOf(keys, index);
-  if (!curve) return null;
-  const { from, width, rise } = stretchOf(keys, index);
-  const [x, y] = end === 'leaves' ? [curve[0], curve[1]] : [curve[2], curve[3]];
-  return { phase: from.at + x * width, value: from.value + y * rise };
+  const handles = handlesOf(keys, index);
+  if (!handles) return null;
+  const { from, to, width } = stretchOf(keys, index);
+  const [x, above] = handles[end];
+  return { phase: from.at + x * width, value: (end === 'leaves' ? from : to).value + above };
 }
 
-const held = (x: number, y: number): [number, number] => [
-  Number(Math.min(1, Math.max(0, x)).toFixed(4)),
-  Number(Math.min(5, Math.max(-4, y)).toFixed(4)),
-];
+/** All that a keyed value may come to: its keys and handles, between which every curve stays. */
+export const hullOf = (keys: readonly Key[]): number[] =>
+  keys.flatMap(({ value }, i) => [
+    value,
+    ...(['leaves', 'arrives'] as const).flatMap((end) => handleAt(keys, i, end)?.value ?? []),
+  ]);
 
-/** The slope, in value per lap, with which a curve leaves its key or arrives at the next. */
-function slopeAt(keys: readonly Key[], index: number, end: HandleEnd): number | null {
-  const curve = bezierOf(keys, index);
-  if (!curve) return null;
-  const { width, rise } = stretchOf(keys, index);
-  const [dx, dy] = end === 'leaves' ? [curve[0], curve[1]] : [1 - curve[2], 1 - curve[3]];
-  return dx < 1e-6 ? null : (dy * rise) / (dx * width);
+const rounded = (v: number): number => Number(v.toPrecision(7));
+
+/** The ease with these handles: shares of the rise where there is one and they are within an ease's law, else free. */
+function easeOf({ leaves, arrives }: Handles, rise: number): Ease {
+  const [y1, y2] = [leaves[1] / rise, 1 + arrives[1] / rise];
+  const [x1, x2] = [leaves[0], arrives[0]].map((x) => Number(Math.min(1, Math.max(0, x)).toFixed(4)));
+  const lawful = [y1, y2].every((y) => y >= -4 && y <= 5);
+  if (lawful) return [x1, Number(y1.toFixed(4)), x2, Number(y2.toFixed(4))];
+  return { leaves: [x1, rounded(leaves[1])], arrives: [x2, rounded(arrives[1])] };
 }
 
-/** The keys with a handle dragged to a place. @param smooth keeps the curve on the key's other side in line with it, across the seam too */
+/** The slope, in value per lap, with which a curve leaves its key or arrives at the next; null where its handle is at the key's phase. */
+function slopeAt(handles: Handles, width: number, end: HandleEnd): number | null {
+  const [x, above] = handles[end];
+  const dx = end === 'leaves' ? x : x - 1;
+  return Math.abs(dx) < 1e-6 ? null : above / (dx * width);
+}
+
+/**
+ * The keys with a handle dragged to a place: between two that are level it lifts the curve off them.
+ * @param smooth keeps the curve on the key's other side in line with it, across the seam too
+ */
 export function moveHandle(
   keys: readonly Key[],
   index: number,
@@ -145,23 +166,24 @@ export function moveHandle(
   to: { phase: number; value: number },
   smooth: boolean,
 ): Key[] {
-  const curve = bezierOf(keys, index);
-  if (!curve) return [...keys];
-  const { from, width, rise } = stretchOf(keys, index);
+  const handles = handlesOf(keys, index);
+  if (!handles) return [...keys];
+  const stretch = stretchOf(keys, index);
+  const { from, width } = stretch;
+  const own = (end === 'leaves' ? from : stretch.to).value;
   // the lap in which the handle is nearest to its own stretch: left of the key it stays at the key
   const off = to.phase - from.at;
-  const [x, y] = held((off - Math.round(off - width / 2)) / width, (to.value - from.value) / rise);
-  const ease: Curve = end === 'leaves' ? [x, y, curve[2], curve[3]] : [curve[0], curve[1], x, y];
-  const moved = keys.map((key, i) => (i === index ? { ...key, ease } : key));
+  const x = Math.min(1, Math.max(0, (off - Math.round(off - width / 2)) / width));
+  const next: Handles = { ...handles, [end]: [x, to.value - own] };
+  const moved = keys.map((key, i) => (i === index ? { ...key, ease: easeOf(next, stretch.rise) } : key));
   if (!smooth) return moved;
-  const slope = slopeAt(moved, index, end);
+  const slope = slopeAt(next, width, end);
   const other = end === 'leaves' ? (index + keys.length - 1) % keys.length : (index + 1) % keys.length;
-  const across = slope === null || other === index ? null : bezierOf(moved, other);
+  const across = slope === null || other === index ? null : handlesOf(moved, other);
   if (!across || slope === null) return moved;
-  const stretch = stretchOf(moved, other);
-  const inLine: Curve =
-    end === 'leaves'
-      ? [across[0], across[1], ...held(across[2], 1 - (slope * (1 - across[2]) * stretch.width) / stretch.rise)]
-      : [...held(across[0], (slope * across[0] * stretch.width) / stretch.rise), across[2], across[3]];
-  return moved.map((key, i) => (i === other ? { ...key, ease: inLine } : key));
+  const beyond = stretchOf(moved, other);
+  const far = end === 'leaves' ? 'arrives' : 'leaves';
+  const dx = far === 'leaves' ? across.leaves[0] : across.arrives[0] - 1;
+  const inLine: Handles = { ...across, [far]: [across[far][0], slope * dx * beyond.width] };
+  return moved.map((key, i) => (i === other ? { ...key, ease: easeOf(inLine, beyond.rise) } : key));
 }

@@ -53,10 +53,16 @@ export interface Mixture<V> {
 /** For each key a value that is 1 at it and 0 at all others: every way from key to key is linear in what the keys hold. */
 const shares = new WeakMap<readonly object[], readonly Key[][]>();
 
+/** Between colours there is no way off what lies between them: of a free curve only the pace is left. */
+const paceOf = (ease: Ease): Ease =>
+  typeof ease === 'string' || Array.isArray(ease) ? ease : [ease.leaves[0], 1 / 3, ease.arrives[0], 2 / 3];
+
 function sharesOf(keys: readonly MixedKey<unknown>[]): readonly Key[][] {
   let known = shares.get(keys);
   if (!known) {
-    known = keys.map((one) => keys.map(({ id, at, ease }, i) => ({ id, at, ease, value: keys[i] === one ? 1 : 0 })));
+    known = keys.map((one) =>
+      keys.map(({ id, at, ease }, i) => ({ id, at, ease: paceOf(ease), value: keys[i] === one ? 1 : 0 })),
+    );
     shares.set(keys, known);
   }
   return known;

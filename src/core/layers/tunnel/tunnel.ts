@@ -1,5 +1,5 @@
 import type { Drawing } from '../drawing';
-import { statedValues } from '../../forms';
+import { reachedValues } from '../../forms';
 import { pathFromSpec } from '../../space/path';
 import { trackOf, type Track } from '../../space/track';
 import type { Vec3 } from '../../space/vector';
@@ -181,8 +181,8 @@ export const tunnel: LayerDefinition<TunnelLayer, TunnelValues> = {
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
   extent(layer, context) {
-    const radius = Math.max(...statedValues(layer.radius).map(Math.abs));
-    const wobble = Math.max(...statedValues(layer.wobble).map(Math.abs));
+    const radius = Math.max(...reachedValues(layer.radius).map(Math.abs));
+    const wobble = Math.max(...reachedValues(layer.wobble).map(Math.abs));
     const most = radius * sectionReach(layer) * Math.max(1, layer.flatness) * (1 + wobble);
     const straight = still({
       halfWidth: most,
