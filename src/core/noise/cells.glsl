@@ -76,3 +76,19 @@ float cellPlace(vec3 p, ivec3 period, uint seed, float lap, int cycles, int look
   float own = cellNoise(p, period, seed, lap, cycles, looked, first, second);
   return edges ? 1.0 - clamp((length(second) - length(first)) * 1.6, 0.0, 1.0) : own;
 }
+
+// A height by cells, 1 at each point falling like a ball to -1 between them, by where the nearest point is; its derivative in grad.
+float cellDome(vec3 first, out vec3 grad) {
+  float far = 1.6 * dot(first, first);
+  grad = far < 1.0 ? first * -6.4 : vec3(0.0);
+  return 1.0 - 2.0 * min(1.0, far);
+}
+
+// 0 where two cells meet .. 1 from `wide` cells away from there; its derivative in grad.
+float cellGap(vec3 first, vec3 second, float wide, out vec3 grad) {
+  float near = length(first);
+  float next = length(second);
+  float t = clamp((next - near) / wide, 0.0, 1.0);
+  grad = (second / max(next, 1e-6) - first / max(near, 1e-6)) * (6.0 * t * (1.0 - t) / wide);
+  return t * t * (3.0 - 2.0 * t);
+}

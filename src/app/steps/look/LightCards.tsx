@@ -12,6 +12,7 @@ import { Lamp } from 'lucide-react';
 import { RIGS } from '../../../core/look/lights/rigs';
 import type { Piece } from '../../../core/piece/schema';
 import { sceneSymmetry } from '../../../core/seam/symmetry';
+import { sweepUnder } from '../../../core/world/sweep';
 import { tableFrame } from '../../../core/world/lightMoves';
 import { unshaded } from '../../../engine/shadows/slots';
 import { AddMenu } from '../../parts/AddMenu';
@@ -43,7 +44,15 @@ function setUp(piece: Piece, phase: number, kind: string): void {
   const rig = RIGS.find((one) => one.kind === kind);
   // where the world does not stand still about the camera, lamps go with that
   const onCamera = sceneSymmetry(piece).kind !== 'identity';
-  if (rig) setLights(rig.lights({ ...tableFrame(piece, phase), onCamera }));
+  if (!rig) return;
+  const frame = tableFrame(piece, phase);
+  // the world goes by: nothing stands under the subject
+  const sweep = rig.sweep && !onCamera ? sweepUnder(piece, phase, frame, newId('layer')) : null;
+  bench.update((before) => ({
+    ...before,
+    layers: sweep ? [...before.layers, sweep] : before.layers,
+    look: { ...before.look, lights: rig.lights({ ...frame, onCamera }) },
+  }));
 }
 
 /** The master of all lights, then each of them. */

@@ -91,7 +91,7 @@ export const GroundForm = form({
   }),
   form: choice(
     'round',
-    { round: 'Round hills', ridged: 'Sharp ridges' },
+    { round: 'Round hills', ridged: 'Sharp ridges', cobbles: 'Cobbles', columns: 'Columns of stone' },
     { label: 'Form', group: hills, when: land, hint: 'What the relief is made of.' },
   ),
   valley: number(1.2, {

@@ -2,7 +2,7 @@ import { fitNoise } from '../../noise/fit';
 import type { Drawing } from '../drawing';
 import type { GroundAt, World } from '../../elements/world';
 import type { LayerDefinition } from '../definition';
-import { groundHeight, groundKernel, groundPlace, type GroundValues } from './ground.gen';
+import { groundForm, groundHeight, groundKernel, groundPlace, type GroundValues } from './ground.gen';
 import { RF } from '../../kernel/scratch';
 import { presets } from './presets';
 import { still } from '../../elements/extent';
@@ -27,14 +27,14 @@ const shapeValues = (layer: GroundLayer, tile: number) => {
     scale,
     period,
     octaves: layer.octaves,
-    ridged: layer.form === 'ridged' ? 1 : 0,
+    form: groundForm[layer.form],
     valley: layer.valley,
   };
 };
 
 /** Height and slope of a ground at places of its tile. */
 export function groundAt(layer: GroundLayer, tile: number): GroundAt {
-  const { relief, scale, period, octaves, ridged, valley } = shapeValues(layer, tile);
+  const { relief, scale, period, octaves, form, valley } = shapeValues(layer, tile);
   return (x, zAt) => {
     if (layer.surface === 'water') return { height: layer.above, slopeX: 0, slopeZ: 0 };
     groundHeight(
@@ -49,7 +49,7 @@ export function groundAt(layer: GroundLayer, tile: number): GroundAt {
       period[1],
       period[2],
       octaves,
-      ridged,
+      form,
       valley,
     );
     return { height: RF[0] + layer.above, slopeX: RF[1], slopeZ: RF[2] };

@@ -5,6 +5,18 @@ import type { GroundLayer } from './form';
 
 export const presets: readonly Preset<GroundLayer>[] = [
   { label: 'Soft hills', fields: {} },
+  {
+    label: 'Columns of stone',
+    fields: {
+      form: 'columns',
+      relief: 1.1,
+      feature: 1.3,
+      octaves: 1,
+      valley: 1.6,
+      rows: 280,
+      gradient: ramp('#0b0d12', '#262c33', '#8a8f8c'),
+    },
+  },
   { label: 'Sharp ridges', fields: { form: 'ridged', relief: 2.6, feature: 8, octaves: 5, valley: 2 } },
   {
     label: 'Still water',

@@ -258,8 +258,13 @@ export const TunnelForm = form({
     max: 1,
     comfort: 0.4,
     group: life,
-    hint: 'The wall moved in and out by noise, as a share of the radius.',
+    hint: 'The wall moved in and out, as a share of the radius.',
   }),
+  wobbleBy: choice(
+    'noise',
+    { noise: 'Noise', cells: 'Cells' },
+    { label: 'Wobbles by', group: life, hint: 'Soft swells of noise, or a dome in every cell.' },
+  ),
   wobbleCycles: integer(2, {
     label: 'Evolves',
     unit: 'cycles per lap',

@@ -1,5 +1,6 @@
 // One corner of one ring of a tunnel, at a time of the lap.
 // Element order: corner fastest, then nested copy, then ring.
+// @choice tunnelWobble noise cells
 // @choice tunnelPlace random position noise side cells edges
 // @kernel tunnel tunnelElement id
 // @include ../../random/hash.glsl
@@ -10,12 +11,12 @@
 // corners: 3 or more (64 stand for a curve); roundness: 0 the plain outline, else the exponent of a superellipse; drawn: 1 the
 // outline is the one in section, x and y of each corner in units of the radius;
 // copies: 1, or 2 with a nested inner copy of innerRatio turned by innerTurn; rings per tile of tile metres, of which every
-// stride-th is drawn; twist: turns per tile; wobble: share of the radius moved by noise; place: where on the gradient, the
+// stride-th is drawn; twist: turns per tile; wobble: share of the radius moved by noise, or by domes in cells; place: where on the gradient, the
 // same for a whole ring unless placeBy is 3 (by side); light: 1 or more; order: 0..1 along the tile.
 // The ring is the element: position and rotation are its centre's, spoke is where on it, in units of size.
 void tunnelElement(uint id, uint seed, int corners, float roundness, int drawn, sampler2D section, float flatness, int copies, float innerRatio,
                    float innerTurn, float radius, int rings, int stride, float tile, float twist, float wobble,
-                   int wobbleCycles, int placeBy, float placeSpread, int placeCycles, int placeDetail, float accent,
+                   int wobbleBy, int wobbleCycles, int placeBy, float placeSpread, int placeCycles, int placeDetail, float accent,
                    vec4 course, sampler2D track, float lap, out vec3 position, out vec4 rotation, out vec3 spoke,
                    out float size, out float place, out float light, out float order, out uint key) {
   int index = int(id);
@@ -58,6 +59,10 @@ void tunnelElement(uint id, uint seed, int corners, float roundness, int drawn, 
     // by the direction in space, not by the corner: a turn by one side then closes, and so does a twisted tile
     vec3 q = vec3(flat_ * (0.9 * inversesqrt(dot(flat_, flat_) + 1e-9)), along * 6.0);
     float n = flowNoise(q, ivec3(8, 8, 6), seed + 21u, lap, wobbleCycles, slope);
+    vec3 first;
+    vec3 second;
+    cellNoise(q, ivec3(8, 8, 6), seed + 21u, lap, wobbleCycles, wobbleBy == TUNNEL_WOBBLE_CELLS ? CELLS_ALL : CELLS_NONE, first, second);
+    if (wobbleBy == TUNNEL_WOBBLE_CELLS) n = cellDome(first, slope);
     flat_ *= 1.0 + wobble * n;
   }
   spoke = vec3(flat_, 0.0);

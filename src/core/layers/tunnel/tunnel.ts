@@ -6,7 +6,7 @@ import type { Vec3 } from '../../space/vector';
 import { evaluateAnimated } from '../../time/animated';
 import { carriedAlong, courseValues, STRAIGHT, type RouteShape } from '../../elements/course';
 import type { LayerDefinition } from '../definition';
-import { tunnelKernel, tunnelPlace, type TunnelValues } from './tunnel.gen';
+import { tunnelKernel, tunnelPlace, tunnelWobble, type TunnelValues } from './tunnel.gen';
 import { still } from '../../elements/extent';
 import { plainCurve } from '../../elements/curve';
 import { presets } from './presets';
@@ -144,6 +144,7 @@ export const tunnel: LayerDefinition<TunnelLayer, TunnelValues> = {
       tile: context.tile,
       twist: layer.twist,
       wobble: evaluateAnimated(layer.wobble, phase),
+      wobbleBy: tunnelWobble[layer.wobbleBy],
       wobbleCycles: layer.wobbleCycles,
       placeBy: tunnelPlace[layer.placeBy],
       placeSpread: layer.spread,

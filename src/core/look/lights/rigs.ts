@@ -17,6 +17,8 @@ export interface Rig {
   /** one sentence */
   describe: string;
   lights(subject: RigSubject): Light[];
+  /** the subject stands on a sweep, where nothing is behind it */
+  sweep?: true;
 }
 
 /** Where a lamp stands about the subject, as shares of a working distance: to the right, above, and towards the camera. */
@@ -130,7 +132,8 @@ export const RIGS: readonly Rig[] = [
   {
     kind: 'studio',
     label: 'Studio',
-    describe: 'Three large soft boxes, above and to both sides, as for an object on a sweep.',
+    describe: 'Three large soft boxes, above and to both sides, and a sweep under it where there is no backdrop.',
+    sweep: true,
     lights: (of) => [
       about(of, 'softBox', 'top', [0, 1.3, 0.1], 0.8, { name: 'Above', colour: '#fffaf2', wide: 1.6, high: 1.1 }),
       about(of, 'softBox', 'right', [1.2, 0.35, 0.3], 0.5, { name: 'Right', colour: '#ffeacc', wide: 0.5, high: 1.4 }),
