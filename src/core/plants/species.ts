@@ -1,3 +1,5 @@
+import type { Tree } from './tree';
+
 /** One kind of growth of a plant, repeated around its foot or its stem. Lengths in heights of the plant. */
 export interface Part {
   form: 'blade' | 'stem' | 'frond' | 'umbel' | 'fan' | 'whorls' | 'discs';
@@ -20,6 +22,8 @@ export interface Part {
 export interface Species {
   label: string;
   parts: Part[];
+  /** it is a tree: nothing else grows then */
+  tree?: Tree;
 }
 
 const part = (form: Part['form'], count: number, length: number, width: number, more: Partial<Part> = {}): Part => ({
@@ -105,6 +109,38 @@ export const SPECIES = {
       part('discs', 5, 0.35, 0.012, { lean: 0.5, weight: 0.4, leaves: 1, tip: 0.1 }),
       part('blade', 7, 0.3, 0.05, { lean: 0.8, weight: 0.7 }),
     ],
+  },
+  harbourCrown: {
+    label: 'Harbour crown',
+    parts: [],
+    tree: {
+      ...{ thick: 0.075, levels: 3, boughs: 5, branches: 4, bare: 0.42, lean: 0.75, length: 0.62, crown: 0.25 },
+      ...{ weight: -0.25, crooked: 0.5, leaves: 6, leaf: 0.075, wide: 0.55 },
+    },
+  },
+  spindleMast: {
+    label: 'Spindle mast',
+    parts: [],
+    tree: {
+      ...{ thick: 0.04, levels: 1, boughs: 34, branches: 0, bare: 0.2, lean: 1.5, length: 0.36, crown: 0.93 },
+      ...{ weight: 0.7, crooked: 0.12, leaves: 12, leaf: 0.055, wide: 0.22 },
+    },
+  },
+  veilTree: {
+    label: 'Veil tree',
+    parts: [],
+    tree: {
+      ...{ thick: 0.08, levels: 2, boughs: 9, branches: 5, bare: 0.5, lean: 0.8, length: 0.62, crown: 0.2 },
+      ...{ weight: 4.5, crooked: 0.25, leaves: 9, leaf: 0.07, wide: 0.2 },
+    },
+  },
+  wreckTree: {
+    label: 'Wreck tree',
+    parts: [],
+    tree: {
+      ...{ thick: 0.09, levels: 3, boughs: 5, branches: 3, bare: 0.3, lean: 0.85, length: 0.6, crown: 0.45 },
+      ...{ weight: 0.2, crooked: 0.8, leaves: 0, leaf: 0, wide: 0 },
+    },
   },
 } as const satisfies Record<string, Species>;
 export type SpeciesName = keyof typeof SPECIES;

@@ -46,6 +46,22 @@ export const presets: readonly Preset<PlantsLayer>[] = [
     },
   },
   {
+    label: 'Grove',
+    fields: {
+      source1: 'harbourCrown',
+      source2: 'spindleMast',
+      weight2: 2,
+      source3: 'veilTree',
+      weight3: 1,
+      count: 60,
+      size: 3.2,
+      variation: 0.5,
+      distance: 1.2,
+      path: 2,
+      gradient: ramp('#0a1210', '#22352c', '#6f7f56'),
+    },
+  },
+  {
     label: 'Stones and posts',
     fields: {
       source1: 'pebble',
