@@ -208,13 +208,14 @@ test('shadows are those of the frame, whatever was drawn before: of a body that 
     }
 });
 
-test('a white furnace: matter of white gives back all light that comes from everywhere, whatever its roughness and metal', async ({
+test('a white furnace: matter of white gives back all light that comes from everywhere, whatever its roughness, metal and coat', async ({
   page,
 }) => {
   const read = (path: string): string => readFileSync(`src/engine/matter/${path}`, 'utf8');
   // what is around is 1 everywhere; nothing else shines
   const source = [
     '#define PANORAMAS',
+    '#define COATED',
     read('brdf.glsl'),
     'vec3 lightOn(Surface s) { return vec3(0.0); }',
     'vec3 lightFrom(vec3 d, float rough) { return vec3(0.0); }',
@@ -229,11 +230,17 @@ test('a white furnace: matter of white gives back all light that comes from ever
     float nv = (float(id / ${roughs * metals}u) + 0.5) / ${views.toFixed(1)};
     vec3 v = vec3(sqrt(1.0 - nv * nv), 0.0, nv);
     vec3 white = vec3(1.0);
-    result = vec4(shine(vec3(0.0, 0.0, 1.0), v, mix(vec3(DULL), white, metal), white * (1.0 - metal), metal, rough, 1.0, vec3(0.0), 0.0), metal);`;
+    vec3 n = vec3(0.0, 0.0, 1.0);
+    vec3 f0 = mix(vec3(DULL), white, metal);
+    vec3 bare = shine(n, v, f0, white * (1.0 - metal), metal, rough, 1.0, vec3(0.0), 0.0);
+    // under a coat of another roughness
+    vec3 coated = shineCoated(n, v, f0, white * (1.0 - metal), metal, rough, vec3(0.0), 0.0, 0.7, 1.0 - rough);
+    result = vec4(bare.x, coated.x, metal, 0.0);`;
   const count = roughs * metals * views;
   const found = new Float32Array(await probe(page, source, body, count));
   let worst = 0;
-  for (let i = 0; i < count; i++) worst = Math.max(worst, Math.abs(found[4 * i] - 1));
+  for (let i = 0; i < count; i++)
+    for (const light of [found[4 * i], found[4 * i + 1]]) worst = Math.max(worst, Math.abs(light - 1));
   console.log(`white furnace: ${(worst * 100).toFixed(2)} % off at most, ${count} roughnesses, metals and directions`);
   expect(worst).toBeLessThan(0.02);
 });

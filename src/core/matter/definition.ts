@@ -11,6 +11,8 @@ export interface MatterDefinition<M extends object> {
   form: Form<M>;
   /** at most twelve numbers, as its program reads them; metal, roughness and the light it gives off are the first */
   values(matter: M, phase: number): readonly number[];
+  /** a clear coat may be on it */
+  coated?(matter: M): boolean;
   /** colours of its own */
   colours?(matter: M): AnimatedGradient;
 }

@@ -13,6 +13,7 @@ export interface Ready<T> {
 export const READY_MATTER: readonly Ready<Matter>[] = [
   { label: 'Chalk', is: newMatter('plain', { rough: 1 }) },
   { label: 'Enamel', is: newMatter('plain', { rough: 0.16 }) },
+  { label: 'Lacquer', is: newMatter('plain', { rough: 0.6, coat: 1, coatRough: 0.04 }) },
   { label: 'Cast metal', is: newMatter('plain', { metal: 1, rough: 0.48 }) },
   { label: 'Mirror', is: newMatter('plain', { metal: 1, rough: 0.06 }) },
   { label: 'Lamp', is: newMatter('emission', { glowing: 3 }) },

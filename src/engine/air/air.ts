@@ -14,6 +14,7 @@ import viewSource from '../frame/view.glsl?raw';
 import type { Gpu } from '../gl/gpu';
 import { ADDITIVE, fullscreenMaterial } from '../gl/quad';
 import { airProgram, placesOf } from '../lights/lamps';
+import type { LitRow } from '../lights/program';
 import { LitProgram, shadingSource } from '../matter/program';
 import betweenSource from './between.glsl?raw';
 import litFragment from './lit.frag.glsl?raw';
@@ -92,13 +93,13 @@ export class LitAir {
     private readonly gpu: Gpu,
     view: View,
   ) {
-    const source = (...lights: Parameters<typeof shadingSource>): string =>
+    const source = (lights: readonly LitRow[]): string =>
       viewSource +
       PIXEL +
-      shadingSource(lights[0], litSources) +
+      shadingSource(lights, litSources) +
       mistProgram() +
       betweenSource +
-      airProgram(lights[0]) +
+      airProgram(lights) +
       litFragment;
     this.program = new LitProgram(fullscreenMaterial(source([]), view, ADDITIVE), source);
   }

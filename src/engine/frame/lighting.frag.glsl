@@ -53,15 +53,28 @@ void main() {
   if (depth > 1e8 || (surface.z > 0.5) != (MARK == 2)) discard;
   vec4 colour = texelFetch(uMatterColour, px, 0);
   vec4 manner = texelFetch(uMatterManner, px, 0);
+#ifdef COATED
+  float takes = floor(surface.z);
+  float partly = floor(manner.z);
+#else
+  float takes = surface.z;
+  float partly = manner.z;
+#endif
 #if MARK == 2
   mat3 toWorld = transpose(mat3(uView));
   vec3 seen = placeAt(vUv, depth);
   vec3 v = toWorld * toEye(seen);
   vec3 f0 = mix(vec3(0.04), colour.rgb, manner.y);
-  vec3 light = shine(direction(surface.xy), v, f0, colour.rgb * (1.0 - manner.y), manner.y, manner.x, 1.0, toWorld * (seen - uView[3].xyz), 2.0 - surface.z) + colour.rgb * colour.a;
+  vec3 place = toWorld * (seen - uView[3].xyz);
+#ifdef COATED
+  vec2 coat = (vec2(surface.z, manner.z) - vec2(takes, partly)) / 0.9;
+  vec3 light = shineCoated(direction(surface.xy), v, f0, colour.rgb * (1.0 - manner.y), manner.y, manner.x, place, 2.0 - takes, coat.x, coat.y) + colour.rgb * colour.a;
+#else
+  vec3 light = shine(direction(surface.xy), v, f0, colour.rgb * (1.0 - manner.y), manner.y, manner.x, 1.0, place, 2.0 - takes) + colour.rgb * colour.a;
+#endif
 #else
   vec3 light = colour.rgb;
 #endif
-  outLight = vec4(veiled(mix(uFogColour, light, clearAir(depth) * presence(depth)), depth) * uShare, uKeepDepth * asBlurred(depth, manner.w) * (1.0 - 2.0 * manner.z));
+  outLight = vec4(veiled(mix(uFogColour, light, clearAir(depth) * presence(depth)), depth) * uShare, uKeepDepth * asBlurred(depth, manner.w) * (1.0 - 2.0 * partly));
 #endif
 }

@@ -7,6 +7,7 @@ import type { Gpu } from '../gl/gpu';
 import { ADDITIVE, bareGeometry, fullscreenMaterial, rawMaterial } from '../gl/quad';
 import { GlassStage } from '../glass/glass';
 import { FewPassLens } from '../lens/lens';
+import type { LitRow } from '../lights/program';
 import { LitProgram, shadingSource, skySources } from '../matter/program';
 import tilesFragment from './tiles.frag.glsl?raw';
 import tilesVertex from './tiles.vert.glsl?raw';
@@ -47,9 +48,14 @@ export class Sum {
     this.tiles = fullscreenMaterial(tile + tilesFragment, uniforms);
     const lighting = (mark: Mark): LitProgram => {
       const head = `${tile}#define MARK ${MARKS[mark]}\n`;
-      const source = (...lights: Parameters<typeof shadingSource>): string =>
-        head + viewSource + VEIL + (mark === 'plain' ? shadingSource(...lights) : skySources) + lightingFragment;
-      return new LitProgram(rawMaterial(head + tilesVertex, source([]), uniforms, ADDITIVE), source);
+      const source = (lights: readonly LitRow[], coated: boolean): string =>
+        head +
+        (coated ? '#define COATED\n' : '') +
+        viewSource +
+        VEIL +
+        (mark === 'plain' ? shadingSource(lights) : skySources) +
+        lightingFragment;
+      return new LitProgram(rawMaterial(head + tilesVertex, source([], false), uniforms, ADDITIVE), source);
     };
     this.lighting = {
       behind: lighting('behind'),

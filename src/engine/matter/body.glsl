@@ -16,6 +16,12 @@ struct Body { vec3 n; vec3 v; vec3 base; vec3 own; float mark; vec3 place; float
 struct Matter { vec3 colour; float rough; float metal; float glow; float opaque; };
 
 Matter matterOf(Body b);
+// how far a clear coat is on matter that is lit later, and how rough that is
+#ifdef COATS
+vec2 coatOf();
+#else
+vec2 coatOf() { return vec2(0.0); }
+#endif
 
 #ifdef COVERED
 void cover(inout Body b);
@@ -37,9 +43,10 @@ void keep(Matter m, vec3 n, float depth, bool partly, float soft) {
 #elif defined(OWN_LIGHT)
   keepShone(m.colour * m.glow, depth, partly, soft);
 #else
-  outSurface = vec4(octahedron(n), uTakes, depth);
+  vec2 coat = coatOf();
+  outSurface = vec4(octahedron(n), uTakes + kept(coat.x), depth);
   outColour = vec4(m.colour, m.glow);
-  outManner = vec4(m.rough, m.metal, float(partly), soft);
+  outManner = vec4(m.rough, m.metal, float(partly) + kept(coat.y), soft);
 #endif
 #ifdef ALONE
   // it hides lines, and is not seen

@@ -1,7 +1,7 @@
 import type * as THREE from 'three';
 import { joinSources } from '../../core/kernel/kernel';
 import type { Piece } from '../../core/piece/schema';
-import type { MatterKind } from '../../core/matter/kinds';
+import { matterOf, type Matter, type MatterKind } from '../../core/matter/kinds';
 import { sources as hashSources } from '../../core/random/hash.gen';
 import skySource from '../drawings/dome/sky.glsl?raw';
 import type { Uniforms } from '../gl/gpu';
@@ -23,6 +23,8 @@ export interface MatterProgram {
   light: 'lit' | 'own' | 'worked out';
   /** what is made of it is there all over */
   opaque: boolean;
+  /** it may have a clear coat: `vec2 coatOf()` */
+  coats?: boolean;
   /** it shows what is behind it, so that is lit before it is drawn (glass/) */
   behind?: boolean;
   glsl: string;
@@ -53,6 +55,9 @@ const HIDES = 'layout(location = 0) out vec4 outSurface;\nvoid main() { outSurfa
 export const hidingMaterial = (vertex: string, uniforms: Uniforms, side: THREE.Side): THREE.RawShaderMaterial =>
   rawMaterial(vertex, HIDES, uniforms, { ...SOLID, side });
 
+/** Whether a clear coat may be on matter. */
+const isCoated = (matter: Matter): boolean => matterOf(matter.kind).coated?.(matter) === true;
+
 /** A program that is that of the lights there are: another is made only when they are others, or in another order. */
 export class LitProgram {
   private lights = '';
@@ -60,16 +65,17 @@ export class LitProgram {
   /** @param set gives the material the program */
   constructor(
     readonly material: THREE.RawShaderMaterial,
-    private readonly source: (lights: readonly LitRow[]) => string,
+    private readonly source: (lights: readonly LitRow[], coated: boolean) => string,
     private readonly set: typeof setFragment = setFragment,
   ) {}
 
   /** Takes the lights of a piece. */
   light(piece: Piece): void {
     const { rows, key } = litOf(piece);
-    if (key === this.lights) return;
-    this.lights = key;
-    this.set(this.material, this.source(rows));
+    const coated = piece.layers.some((layer) => !layer.hidden && 'matter' in layer && isCoated(layer.matter));
+    if (`${key}${coated}` === this.lights) return;
+    this.lights = `${key}${coated}`;
+    this.set(this.material, this.source(rows, coated));
   }
 }
 
@@ -96,9 +102,13 @@ export function matterMaterial(
   side: THREE.Side,
   besides: Record<string, string> = {},
 ): { material: THREE.RawShaderMaterial; take: (piece: Piece) => void } {
-  const { light, glsl, sources, behind }: MatterProgram = PROGRAMS[matter];
+  const { light, glsl, sources, behind, coats }: MatterProgram = PROGRAMS[matter];
   const head =
-    HEADS[light] + coverHead(cover) + (behind === true ? '#define BEHIND\n' : '') + (alone ? '#define ALONE\n' : '');
+    HEADS[light] +
+    (coats === true ? '#define COATS\n' : '') +
+    coverHead(cover) +
+    (behind === true ? '#define BEHIND\n' : '') +
+    (alone ? '#define ALONE\n' : '');
   const needed = { ...sources, ...coverSources(cover), ...besides };
   const source = (lights: readonly LitRow[]): string =>
     head +

@@ -19,3 +19,22 @@ vec3 shine(vec3 n, vec3 v, vec3 f0, vec3 diffuse, float metal, float rough, floa
 #endif
   return light;
 }
+
+#ifdef COATED
+// The same of what a clear coat lies over: what that reflects, seen from where it is seen, does not reach what is beneath.
+// coat: how far it is there; lacquer: its roughness
+vec3 shineCoated(vec3 n, vec3 v, vec3 f0, vec3 diffuse, float metal, float rough, vec3 place, float shaded, float coat, float lacquer) {
+  float nv = clamp(dot(n, v), 0.0, 1.0);
+  vec3 dull = reflected(vec3(DULL), lacquer, nv);
+  float above = coat * (dull + bounced(vec3(DULL), dull, reflected(vec3(1.0), lacquer, nv).x)).x;
+  vec3 sum = vec3(0.0);
+  // a loop, or the lights would be written out twice
+  int layers = coat > 0.0 ? 2 : 1;
+  for (int k = 0; k < layers; k++) {
+    bool top = k == 1;
+    vec3 one = shine(n, v, top ? vec3(DULL) : f0, top ? vec3(0.0) : diffuse, top ? 0.0 : metal, top ? lacquer : rough, 1.0, place, shaded);
+    sum += one * (top ? coat : 1.0 - above);
+  }
+  return sum;
+}
+#endif

@@ -1,8 +1,11 @@
 // What a pass keeps of the matter that it sees, for every pixel that of what is nearest: frame/lighting.frag.glsl turns it
 // into light, once a pixel.
-layout(location = 0) out vec4 outSurface;  // normal in the world as an octahedron; 1 lit later, 2 that without shadows, 0 not; depth in metres
+layout(location = 0) out vec4 outSurface;  // normal in the world as an octahedron; 1 lit later, 2 that without shadows, 0 not, and the clear coat; depth in metres
 layout(location = 1) out vec4 outColour;   // linear colour; what it gives off by itself is that times the fourth number
-layout(location = 2) out vec4 outManner;   // roughness, share that is metal, whether it is only partly there, metres of blur besides the lens's
+layout(location = 2) out vec4 outManner;   // roughness, share that is metal, whether it is only partly there and its coat's roughness, metres of blur besides the lens's
+
+// a share 0..1 of a clear coat is kept behind the point of a whole number: nine tenths of it, so that 1 is not the next
+float kept(float share) { return 0.9 * share; }
 
 // a direction as a place of the octahedron (Cigolle et al., JCGT 3(2), 2014)
 vec2 octahedron(vec3 n) {

@@ -1,4 +1,4 @@
 import type { MatterProgram } from '../program';
 import glsl from './plain.glsl?raw';
 
-export const plain: MatterProgram = { light: 'lit', opaque: true, glsl };
+export const plain: MatterProgram = { light: 'lit', opaque: true, coats: true, glsl };
