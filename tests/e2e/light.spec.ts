@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { DOCUMENT_VERSION, type Piece } from '../../src/core/piece/schema';
 import { facingFactor } from '../../src/core/look/lights/softBox/factor';
+import { pixmapUrl } from '../../src/core/pictures/pixmap';
 import { newLight, type Light } from '../../src/core/look/lights/kinds';
 import { openLab, probe, redOf } from './lab';
 import { pieceOf } from '../pieces';
@@ -206,6 +207,42 @@ test('shadows are those of the frame, whatever was drawn before: of a body that 
       expect([what, passes, alone]).toEqual([what, passes, sequence[1]]);
       expect([what, passes, sequence[0] !== sequence[1]]).toEqual([what, passes, true]);
     }
+});
+
+test('a slide before a spot stands upright on the wall, in its own light, goes on beside itself and slides by whole steps', async ({
+  page,
+}) => {
+  const grey = [255, 128, 64, 0];
+  const rgb = Uint8Array.from(grey.flatMap((v) => [v, v, v]));
+  const maskPicture = pixmapUrl({ width: 2, height: 2, rgb });
+  const seen = (more: object): Promise<number[]> =>
+    lightOf(page, wall([lamp('spot', 3, { aims: 'turned', heading: 0, tilt: 0, cone: 60, edge: 0, ...more })]));
+  const bare = await seen({});
+  const through = async (more: object, off = 0.8): Promise<number[]> => {
+    const light = await seen({ mask: 'picture', maskPicture, maskSoft: 0, ...more });
+    // in its four squares, which reach to 1.73 m from the middle: rows from the top
+    return [
+      [-off, off],
+      [off, off],
+      [-off, -off],
+      [off, -off],
+    ].map(([x, y]) => at(light, x, y) / at(bare, x, y));
+  };
+  const linear = grey.map((v) => (v === 0 ? 0 : ((v / 255 + 0.055) / 1.055) ** 2.4));
+  const close = (found: number[], wanted: number[]): void => {
+    found.forEach((v, i) => {
+      expect(Math.abs(v - wanted[i]), `square ${i}: ${v}, not ${wanted[i]}`).toBeLessThan(0.01);
+    });
+  };
+  const whole = await through({});
+  close(whole, linear);
+  close(await through({ maskTurn: 0.5 }), [...linear].reverse());
+  expect(await through({ maskRun: 3 })).toEqual(whole);
+  // blurred, what is beside one another comes near
+  close(await through({}, 0.25), linear);
+  const soft = await through({ maskSoft: 1 }, 0.25);
+  expect(soft[0]).toBeLessThan(0.75);
+  expect(soft[3]).toBeGreaterThan(0.08);
 });
 
 test('a white furnace: matter of white gives back all light that comes from everywhere, whatever its roughness, metal and coat', async ({

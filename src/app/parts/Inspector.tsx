@@ -226,7 +226,7 @@ function Plain({
     case 'outline':
       return <OutlineField label={meta.label} value={value as [number, number][]} onChange={set} />;
     case 'picture':
-      return <PictureField label={meta.label} value={value as string} onChange={set} />;
+      return <PictureField label={meta.label} value={value as string} side={meta.pixels ?? 64} onChange={set} />;
     case 'profile':
       return <ProfileField spec={meta} value={value as number[]} onChange={set} />;
     case 'text':

@@ -10,29 +10,28 @@ interface Props {
   label: string;
   /** the address of a pixmap; empty for our own */
   value: string;
+  /** pixels a side that a chosen picture is kept at */
+  side: number;
   onChange(value: string): void;
 }
 
-/** Pixels a side that a chosen picture is kept at. */
-const SIDE = 64;
-
 /** A picture file, whole and in proportion on a clear square. Throws when the browser cannot read it. */
-async function readPicture(file: File): Promise<Picture> {
+async function readPicture(file: File, side: number): Promise<Picture> {
   const bitmap = await createImageBitmap(file);
-  const scale = SIDE / Math.max(bitmap.width, bitmap.height);
+  const scale = side / Math.max(bitmap.width, bitmap.height);
   const [width, height] = [bitmap.width * scale, bitmap.height * scale];
   const canvas = document.createElement('canvas');
-  canvas.width = canvas.height = SIDE;
+  canvas.width = canvas.height = side;
   const c = canvas.getContext('2d');
   if (!c) throw new Trouble('impossible', 'this browser gives no canvas');
   c.imageSmoothingQuality = 'high';
-  c.drawImage(bitmap, (SIDE - width) / 2, (SIDE - height) / 2, width, height);
+  c.drawImage(bitmap, (side - width) / 2, (side - height) / 2, width, height);
   bitmap.close();
-  return pictureFrom(c.getImageData(0, 0, SIDE, SIDE).data, SIDE, SIDE);
+  return pictureFrom(c.getImageData(0, 0, side, side).data, side, side);
 }
 
 /** A small picture: shown as it is; another is chosen from a file or dropped here. */
-export function PictureField({ label, value, onChange }: Props) {
+export function PictureField({ label, value, side, onChange }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -50,7 +49,7 @@ export function PictureField({ label, value, onChange }: Props) {
   }, [value]);
   const take = (file: File | undefined): void => {
     if (!file) return;
-    readPicture(file).then(
+    readPicture(file, side).then(
       (picture) => {
         setTrouble(null);
         onChange(pixmapUrl(picture));

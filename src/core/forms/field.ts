@@ -45,6 +45,8 @@ export interface Info {
   display?: number;
   /** shown only where all of these hold */
   when?: Condition | readonly Condition[];
+  /** pixels a side at which a chosen picture is kept in the piece; 64 where that is not said */
+  pixels?: number;
   /** siblings leave it as it is */
   kept?: boolean;
   /** what stands in it was handed over or written by the user: another preset leaves it */

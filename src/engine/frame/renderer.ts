@@ -12,6 +12,7 @@ import type { Gpu } from '../gl/gpu';
 import { Quad, Stage } from '../gl/quad';
 import { Shadows } from '../shadows/shadows';
 import { Panoramas } from '../lights/panorama/textures';
+import { Slides } from '../lights/slides';
 import { Screens } from '../screens/screens';
 import { HeldLayers, type ShownLayers } from './layers';
 import { lightTargets } from './levels';
@@ -44,6 +45,7 @@ export class Renderer {
   private readonly view = makeView();
   private readonly screens = new Screens();
   private readonly panoramas: Panoramas;
+  private readonly slides: Slides;
   private readonly layers: HeldLayers;
   private readonly sum: Sum;
   private readonly shadows: Shadows;
@@ -67,6 +69,7 @@ export class Renderer {
     const { renderer, noteLoss } = this.context;
     const gpu: Gpu = { renderer, stage, quad: new Quad(stage), noteLoss };
     this.panoramas = new Panoramas(this.view);
+    this.slides = new Slides(this.view);
     this.layers = new HeldLayers({ gpu, view: this.view, screens: this.screens });
     this.sum = new Sum(gpu, this.view);
     this.shadows = new Shadows(gpu, this.view);
@@ -148,6 +151,7 @@ export class Renderer {
     setFrame(view, piece, shot, request);
     this.sum.setLook(piece, request.phase);
     this.panoramas.at(piece);
+    this.slides.at(piece);
     this.screens.at(piece, request);
     const shown = this.layers.at(piece, shot, request);
     const { thins: particles, coarsens: shapes } = shown;
@@ -241,6 +245,7 @@ export class Renderer {
     this.sum.dispose();
     this.shadows.dispose();
     this.panoramas.dispose();
+    this.slides.dispose();
     this.targets?.dispose();
     this.effects.dispose();
     this.picture.dispose();

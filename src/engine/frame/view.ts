@@ -7,6 +7,7 @@ import { evaluateAnimated } from '../../core/time/animated';
 import { airUniforms, setAir } from '../air/air';
 import { skyUniforms } from '../drawings/dome/sky';
 import { panoramaUniforms } from '../lights/panorama/textures';
+import { slideUniforms } from '../lights/slides';
 import { lightUniforms, setLights } from '../lights/table';
 import { shadowUniforms } from '../shadows/uniforms';
 import { viewMatrix, type Shot } from './shot';
@@ -25,6 +26,7 @@ export const makeView = () => ({
   ...airUniforms(),
   ...lightUniforms(),
   ...panoramaUniforms(),
+  ...slideUniforms(),
   ...shadowUniforms(),
   uPicture: { value: new THREE.Vector2() },
   uPixelFocal: { value: 1 },

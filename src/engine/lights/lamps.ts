@@ -49,7 +49,7 @@ ${each(
     vec4 angles = litAngles(from, way, span, light.place, max(light.size, 0.01));
     // without a graphics card a loop that no pixel needs is left out, and both sides of a condition are worked out
     int places = span.y > span.x && uBeams[${i}] > 0.0 ? uPlaces : 0;
-    float got = 0.0;
+    vec3 got = vec3(0.0);
     for (int k = 0; k < places; k++) {
       vec2 at = litAt(angles, (float(k) + ${row.shadow ? 'jitter' : 'patterned(light, jitter)'}) / float(uPlaces));
       vec3 place = from + way * at.x;

@@ -2,6 +2,7 @@ import { LIGHTS, lightOf, type LightKind } from '../../core/look/lights/kinds';
 import type { Piece } from '../../core/piece/schema';
 import { lightSlots } from '../../core/world/lights';
 import { MOST_AROUND, MOST_FLAT, shadowSlots } from '../shadows/slots';
+import { slideHead, slideOf } from './slides';
 import shadowSource from '../shadows/shadow.glsl?raw';
 import { PROGRAMS } from './list';
 
@@ -13,8 +14,8 @@ import { PROGRAMS } from './list';
 export interface LightProgram {
   glsl: string;
   /**
-   * What shines through air from a place: `float light_beam(Light light, vec3 to)`, what share of its strength it gives to where it is
-   * seen in that direction; and the cosine of half its cone, -1 for none.
+   * What shines through air from a place: `vec3 light_beam(Light light, vec3 to)`, what share of its strength, by colour, it gives to where
+   * it is seen in that direction; and the cosine of half its cone, -1 for none.
    */
   air?: { cosine: string };
 }
@@ -27,6 +28,8 @@ export interface LitRow {
   kind: LightKind;
   /** from which square on, and its number among those of one view, or of six; null for none */
   shadow: { square: number; number: number; around: boolean } | null;
+  /** its light falls through a picture */
+  slide: boolean;
 }
 
 /** The rows of the table of a piece; programs are the same where the key is. */
@@ -36,6 +39,7 @@ export function litOf(piece: Piece): { rows: LitRow[]; key: string } {
     const slot = slots[row];
     return {
       kind: light.kind,
+      slide: slideOf(light) !== null,
       shadow: slot && { square: slot.square, number: slot.number, around: slot.sees === 'around' },
     };
   });
@@ -98,7 +102,7 @@ ${shadowSource}
 vec3 towards(Light light, Surface s) { return light.reach > 0.0 ? normalize(light.place - s.place) : light.from; }
 `
     : '';
-  return `${panoramas.length > 0 ? '\n#define PANORAMAS' : ''}
+  return `${panoramas.length > 0 ? '\n#define PANORAMAS' : ''}${rows.some(({ slide }) => slide) ? slideHead : ''}
 struct Light { vec3 colour; float strength; vec3 from; float size; vec3 place; float reach; vec4 a; vec4 b; vec3 side; float shade; };
 uniform vec4 uLights[${Math.max(1, rows.length) * LIGHT_ROWS}];
 uniform float uSurround;     // brightness of what is around

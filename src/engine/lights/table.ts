@@ -1,8 +1,9 @@
 import * as THREE from 'three';
-import { lightRows, MOST_ROWS } from '../../core/world/lights';
+import { lightRows, lightSlots, MOST_ROWS } from '../../core/world/lights';
 import type { Piece } from '../../core/piece/schema';
 import { evaluateAnimated } from '../../core/time/animated';
 import { LIGHT_ROWS } from './program';
+import { slideOf, slidesOf } from './slides';
 import { lobesTexture } from './softBox/softBox';
 
 /** The table of the lights, as every shader knows it that shades matter. */
@@ -24,13 +25,18 @@ export function setLights(
   phase: number,
   frame: number,
 ): void {
+  const slots = lightSlots(piece);
+  const slides = slidesOf(piece);
   lightRows(piece, phase, frame).forEach((light, i) => {
     const { colour, strength, from, size = 0, place = [0, 0, 0], reach = 0, own = [], side = [1, 0, 0], shade } = light;
     const rows = uLights.value.slice(i * LIGHT_ROWS, (i + 1) * LIGHT_ROWS);
     rows[0].set(...colour, strength);
     rows[1].set(...from, size);
     rows[2].set(...place, reach);
-    rows[3].set(own[0] ?? 0, own[1] ?? 0, own[2] ?? 0, own[3] ?? 0);
+    // of those that fall through pictures, the fourth number says through which
+    const slide = slideOf(slots[i].light);
+    const cell = slide === null ? 0 : Math.max(0, slides.indexOf(slide));
+    rows[3].set(own[0] ?? 0, own[1] ?? 0, own[2] ?? 0, (own[3] ?? 0) + cell);
     rows[4].set(own[4] ?? 0, own[5] ?? 0, own[6] ?? 0, own[7] ?? 0);
     rows[5].set(...side, shade);
     uBeams.value[i] = light.beam ?? 0;

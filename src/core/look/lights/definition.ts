@@ -57,6 +57,8 @@ export interface LightDefinition<L extends object> {
   around?: boolean;
   /** the most of one look, where that is less than of all kinds together */
   most?: number;
+  /** the small picture that its light falls through, as pieces keep it (pictures/pixmap.ts), empty for our own; null where it falls through none */
+  slide?(light: L): string | null;
   /** steps per lap that close its fields: whole turns, whole steps of a pattern */
   closingSteps?: Readonly<Record<string, number>>;
   /** @param at where it stands; of what has no place, and hangs on nothing, the world's middle */

@@ -1,4 +1,4 @@
-float light_beam(Light light, vec3 to) { return 1.0; }
+vec3 light_beam(Light light, vec3 to) { return vec3(1.0); }
 
 vec3 light_on(Light light, Surface s) {
   vec3 to = light.place - s.place;

@@ -41,17 +41,37 @@ float light_through(int kind, vec2 p, float run, float soft) {
   return light_gaps(q.x + q.y, 0.68, blur) * light_gaps(q.x - q.y, 0.68, blur);
 }
 
-// the share of its strength that it gives away from a direction, in which it is seen
-float light_beam(Light light, vec3 to) {
+#ifdef SLIDES
+// what comes through a slide, which lies once across the beam and goes on beside itself
+vec3 light_slide(int cell, vec2 p, float run, float soft) {
+  vec2 at = clamp(fract(0.5 + vec2(0.5 * p.x + run, -0.5 * p.y)) * SLIDE, 0.5, SLIDE - 0.5);
+  float blurred = soft * (SLIDE_LEVELS - 1.0);
+  float level = min(floor(blurred), SLIDE_LEVELS - 2.0);
+  vec2 size = SLIDE * vec2(SLIDES, SLIDE_LEVELS);
+  vec2 place = (at + SLIDE * vec2(float(cell), level)) / size;
+  vec3 sharp = textureLod(uSlides, place, 0.0).rgb;
+  vec3 soft_ = textureLod(uSlides, place + vec2(0.0, SLIDE / size.y), 0.0).rgb;
+  return mix(sharp * sharp, soft_ * soft_, blurred - level);
+}
+#endif
+
+// the share of its strength, by colour, that it gives away from a direction in which it is seen
+vec3 light_beam(Light light, vec3 to) {
   float along = dot(to, light.from);
   float cone = smoothstep(light.a.x, max(light.a.y, light.a.x + 1e-5), along);
-  float through = 1.0;
+  vec3 through = vec3(1.0);
   if (light.a.w > 0.5) {
     vec3 up = cross(light.from, light.side);
     vec2 p = vec2(dot(to, light.side), dot(to, up)) * (-light.b.x / (max(along, 1e-3) * light.a.z));
     float c = cos(2.0 * PI_ * light.b.y);
     float t = sin(2.0 * PI_ * light.b.y);
-    through = light_through(int(light.a.w + 0.5), mat2(c, t, -t, c) * p, light.b.z, light.b.w);
+    p = mat2(c, t, -t, c) * p;
+    int kind = int(light.a.w + 0.5);
+#ifdef SLIDES
+    if (kind >= 7) through = light_slide(kind - 7, p, light.b.z, light.b.w);
+    else
+#endif
+    through = vec3(light_through(kind, p, light.b.z, light.b.w));
   }
   return cone * through;
 }

@@ -1,4 +1,4 @@
-import { animated, choice, form, heading, number, tag, type ValueOf } from '../../../forms';
+import { animated, choice, form, heading, number, picture, tag, type ValueOf } from '../../../forms';
 import { rotate } from '../../../space/vector';
 import { evaluateAnimated } from '../../../time/animated';
 import {
@@ -18,9 +18,9 @@ const beam = heading('Beam');
 const mask = heading('Pattern');
 
 /** The number that the program of spots has for each pattern. */
-export const MASKS = { none: 0, bars: 1, panes: 2, rings: 3, rays: 4, leaves: 5, lattice: 6 } as const;
+export const MASKS = { none: 0, bars: 1, panes: 2, rings: 3, rays: 4, leaves: 5, lattice: 6, picture: 7 } as const;
 
-const masked = { field: 'mask', is: ['bars', 'panes', 'rings', 'rays', 'leaves', 'lattice'] };
+const masked = { field: 'mask', is: ['bars', 'panes', 'rings', 'rays', 'leaves', 'lattice', 'picture'] };
 
 const SpotForm = form({
   ...lightBase,
@@ -57,9 +57,17 @@ const SpotForm = form({
       rays: 'Rays',
       leaves: 'Leaves',
       lattice: 'Lattice',
+      picture: 'A picture',
     },
     { label: 'Pattern', group: mask, hint: 'What is held before the lamp: its light falls through the gaps.' },
   ),
+  maskPicture: picture({
+    label: 'Picture',
+    group: mask,
+    pixels: 128,
+    when: { field: 'mask', is: ['picture'] },
+    hint: 'A slide held before the lamp: its light takes the colours of it, and where that is black none comes through. Kept in the piece at 128 pixels a side.',
+  }),
   maskScale: number(1, {
     label: 'Size',
     unit: '×',
@@ -115,6 +123,7 @@ export const spot: LightDefinition<Spot> = {
   describe: 'A lamp in the world that shines one way, in a cone, perhaps through a pattern.',
   form: SpotForm,
   placed: true,
+  slide: (light) => (light.mask === 'picture' ? light.maskPicture : null),
   closingSteps: { ...aimingSteps, maskTurn: 1, maskRun: 1 },
   at: (light, phase, { place, rotation }) => {
     const half = halfOf(light, phase);
