@@ -67,6 +67,11 @@ export interface LightDefinition<L extends object> {
   sees?(light: L, phase: number): Sees | null;
   /** a point of it for a pass, metres in its own axes: every light has a size */
   pointOf?(light: L, phase: number, at: LightPoint): Vec3;
+  /**
+   * lines that show what it is, in its own axes, for what draws it from outside
+   * @param away metres to what it shines at
+   */
+  figure?(light: L, phase: number, away: number): Vec3[][];
   /** in a few words, for the card */
   summary(light: L, phase: number): string;
 }

@@ -3,7 +3,8 @@ import { cameraPose } from '../../../../core/world/camera';
 import { PieceSchema } from '../../../../core/piece/schema';
 import { length, subtract } from '../../../../core/space/vector';
 import { OBSERVER_MM, seenPiece } from './modes';
-import { cameraFigure, fieldCorners, projector } from './sight';
+import { newLight } from '../../../../core/look/lights/kinds';
+import { cameraFigure, fieldCorners, lightFigures, projector } from './sight';
 
 const piece = PieceSchema.parse({
   id: 'p',
@@ -52,5 +53,26 @@ describe('the observer', () => {
     expect(observed.fNumber).toBe(22);
     expect(cameraPose(seenPiece(piece, { ...view, above: 2 }, null), 0.4).position[1]).toBeCloseTo(2, 9);
     expect(piece.flight.route.kind).toBe('run');
+  });
+
+  it('shows lights where they stand: a spot by its cone, a soft box by its sides, what is off or all around not', () => {
+    const lights = [
+      newLight('spot', 'a', { aside: 1, above: 2, ahead: 3, cone: 60, heading: 0, tilt: 0, reach: 20 }),
+      newLight('softBox', 'b', { aside: 0, above: 0, ahead: 4, wide: 2, high: 1, heading: 90, tilt: 0 }),
+      { ...newLight('point', 'c'), off: true },
+      newLight('sun', 'd'),
+    ];
+    const [spot, box, ...rest] = lightFigures({ ...piece, look: { ...piece.look, lights } }, 0);
+    expect(rest).toEqual([]);
+    expect(spot.place).toEqual([1, 2, -3]);
+    // two metres ahead its edge is 2 tan 30° from the middle
+    for (const p of spot.lines[0]) {
+      expect(p[2]).toBeCloseTo(-5, 9);
+      expect(Math.hypot(p[0] - 1, p[1] - 2)).toBeCloseTo(2 * Math.tan(Math.PI / 6), 9);
+    }
+    // turned to the right, its width lies along the travel
+    expect(Math.max(...box.lines[0].map((p) => Math.abs(p[0])))).toBeCloseTo(0, 9);
+    expect(Math.max(...box.lines[0].map((p) => Math.abs(p[2] + 4)))).toBeCloseTo(1, 9);
+    expect(Math.max(...box.lines[0].map((p) => Math.abs(p[1])))).toBeCloseTo(0.5, 9);
   });
 });

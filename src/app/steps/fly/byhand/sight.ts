@@ -1,5 +1,8 @@
 import { cameraPose, type CameraPose } from '../../../../core/world/camera';
 import { viewPlace, viewTurn, type View } from '../../../../core/flight/routes/view';
+import { lightOf, type Light } from '../../../../core/look/lights/kinds';
+import { evaluateAnimated } from '../../../../core/time/animated';
+import { isHanging, standingOf } from '../../../../core/world/lights';
 import { depthLimitsMm } from '../../../../core/lens/optics';
 import type { Piece } from '../../../../core/piece/schema';
 import { add, inverse, rotate, subtract, type Vec3 } from '../../../../core/space/vector';
@@ -67,3 +70,23 @@ export function cameraFigure(
     far: Math.min(far / 1000, pose.focusDistance * 4, piece.look.reach),
   };
 }
+
+/** Metres along its beam that a light is drawn which aims at nothing. */
+const BEAM = 2;
+
+/** A light as it is seen from outside: its name, where it is, and lines that show what it is, in the world. */
+export interface LightFigure {
+  light: Light;
+  place: Vec3;
+  lines: Vec3[][];
+}
+
+/** The lights that stand somewhere, in the tile the lap begins in. */
+export const lightFigures = (piece: Piece, phase: number): LightFigure[] =>
+  piece.look.lights.flatMap((light): LightFigure[] => {
+    if (light.off || !isHanging(light)) return [];
+    const { place, rotation } = standingOf(piece, light, phase);
+    const reach = 'reach' in light ? evaluateAnimated(light.reach, phase) : BEAM;
+    const figure = lightOf(light.kind).figure?.(light, phase, Math.min(BEAM, reach)) ?? [];
+    return [{ light, place, lines: figure.map((line) => line.map((p) => add(place, rotate(rotation, p)))) }];
+  });

@@ -1,3 +1,4 @@
+import type { Vec3 } from '../../../space/vector';
 import { form, tag, type ValueOf } from '../../../forms';
 import { evaluateAnimated } from '../../../time/animated';
 import {
@@ -43,6 +44,12 @@ export const point: LightDefinition<PointLight> = {
   }),
   sees: ({ shadow }) => (shadow ? { as: 'around' } : null),
   pointOf: (light, phase, at) => inBall(evaluateAnimated(light.radius, phase), at),
+  figure: (light, phase) =>
+    [0, 1, 2].map((axis): Vec3[] => {
+      const half = Math.max(0.12, evaluateAnimated(light.radius, phase));
+      const end = (side: number): Vec3 => [0, 1, 2].map((k) => (k === axis ? side * half : 0)) as Vec3;
+      return [end(-1), end(1)];
+    }),
   summary: (light, phase) =>
     `${strengthWords(light.strength, phase)} · to ${evaluateAnimated(light.reach, phase).toFixed(1)} m${light.shadow ? ' · shadows' : ''}`,
 };

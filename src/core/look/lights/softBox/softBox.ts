@@ -1,5 +1,5 @@
 import { animated, form, heading, number, tag, type ValueOf } from '../../../forms';
-import { rotate } from '../../../space/vector';
+import { rotate, type Vec3 } from '../../../space/vector';
 import { evaluateAnimated } from '../../../time/animated';
 import {
   brightness,
@@ -67,6 +67,23 @@ export const softBox: LightDefinition<SoftBox> = {
     };
   },
   sees: ({ shadow }) => (shadow ? { as: 'cone', half: SEES } : null),
+  figure(light, phase, away) {
+    const [x, y] = [evaluateAnimated(light.wide, phase) / 2, evaluateAnimated(light.high, phase) / 2];
+    const face: Vec3[] = [
+      [-x, -y, 0],
+      [x, -y, 0],
+      [x, y, 0],
+      [-x, y, 0],
+      [-x, -y, 0],
+    ];
+    return [
+      face,
+      [
+        [0, 0, 0],
+        [0, 0, -Math.min(away, Math.max(x, y))],
+      ],
+    ];
+  },
   pointOf(light, phase, [u, v]) {
     const [x, y] = halvesOf(light, phase);
     return [x * (2 * u - 1), y * (2 * v - 1), 0];

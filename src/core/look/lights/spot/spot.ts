@@ -1,5 +1,5 @@
 import { animated, choice, form, heading, number, picture, tag, type ValueOf } from '../../../forms';
-import { rotate } from '../../../space/vector';
+import { rotate, type Vec3 } from '../../../space/vector';
 import { evaluateAnimated } from '../../../time/animated';
 import {
   brightness,
@@ -153,6 +153,15 @@ export const spot: LightDefinition<Spot> = {
   },
   sees: (light, phase) => (light.shadow ? { as: 'cone', half: halfOf(light, phase) } : null),
   pointOf: (light, phase, at) => onDisc(evaluateAnimated(light.radius, phase), at),
+  figure(light, phase, away) {
+    // a cone wider than a right angle is drawn as one that wide
+    const wide = away * Math.tan(Math.min(halfOf(light, phase), Math.PI / 3));
+    const edge = Array.from({ length: 33 }, (_, i): Vec3 => {
+      const a = (i / 16) * Math.PI;
+      return [wide * Math.cos(a), wide * Math.sin(a), -away];
+    });
+    return [edge, ...[0, 8, 16, 24].map((i): Vec3[] => [[0, 0, 0], edge[i]])];
+  },
   summary: (light, phase) =>
     `${strengthWords(light.strength, phase)} · ${evaluateAnimated(light.cone, phase).toFixed(0)}°${light.mask === 'none' ? '' : ` · ${light.mask}`}${light.shadow ? ' · shadows' : ''}`,
 };
