@@ -47,7 +47,7 @@ function along(line: Line, share: number): { at: Vec3; way: Vec3 } {
 
 /**
  * How thick something is at a share of its way, where as many branches as it has take an even part each of its cross-section, and its
- * end another: cross-sections above a fork sum to the one below it (Leonardo da Vinci, notebooks, §394 in Richter's edition; from memory).
+ * end another: cross-sections above a fork sum to the one below it (Leonardo, notebooks, §394 in Richter's edition; from memory).
  * @param forks shares of the way at which they leave it, in order
  */
 export const thickAt = (thick: number, forks: readonly number[], share: number): number =>
