@@ -13,8 +13,8 @@ import { startServer } from './server.mjs';
  * @typedef {import('../src/export/client').ExportProgress} ExportProgress
  * @typedef {import('./output.mjs').Format} Format
  * @typedef {import('./output.mjs').Output} Output
- * @typedef {{ format: Format, width: number, height: number, first: number, last: number, samples: string }} Asked what is rendered
- * @typedef {{ out: string, size?: string, frames?: string, samples?: string, format?: string }} RenderValues as they are typed
+ * @typedef {{ format: Format, width: number, height: number, first: number, last: number, samples: string, shows: string, clear: boolean }} Asked what is rendered
+ * @typedef {{ out: string, size?: string, frames?: string, samples?: string, format?: string, lines?: boolean, clear?: boolean }} RenderValues as they are typed
  */
 
 /** @param {string} text */
@@ -159,7 +159,11 @@ export async function render(file, values) {
       ...readSize(values.size, piece),
       ...frames,
       samples: String(readSamples(values.samples, piece)),
+      shows: values.lines === true ? 'lines' : 'picture',
+      clear: values.clear === true,
     };
+    if (delivery.clear && (!values.lines || format !== 'png'))
+      throw new UsageError('--clear is for --lines in pictures: video has no alpha');
     if (extname(out) === '.png' && frames.first !== frames.last)
       throw new UsageError(`${out} is one picture: choose one frame with --frames N, or a folder`);
     const output = takeOutput(out, format, expectedBytes(format, delivery));

@@ -18,7 +18,9 @@ const HELP = {
   --size WxH      pixels; the piece's own frame unless it is given
   --frames A-B    a part of the lap, or one frame; the whole lap unless it is given
   --samples N     1, 4, 16, 64 or 256 passes a frame; the piece's own unless it is given
-  --format F      mp4, webm or png, where the name does not say it`,
+  --format F      mp4, webm or png, where the name does not say it
+  --lines         its drawn lines alone, white on black
+  --clear         those, in pictures, with nothing between them`,
   check: `isomorph check <piece.isomorph.json|.zip|demo:NAME> [--pictures]
   Compares both sides of the seam; a report as JSON. Exit code 1 when the lap does not close.
   --pictures      also renders the lap and compares neighbouring frames`,
@@ -37,6 +39,8 @@ const options = {
     frames: { type: 'string' },
     samples: { type: 'string' },
     format: { type: 'string' },
+    lines: { type: 'boolean' },
+    clear: { type: 'boolean' },
   },
   check: { pictures: { type: 'boolean' } },
 };
@@ -139,7 +143,12 @@ async function main([command, ...rest]) {
   process.exitCode =
     command === 'check'
       ? await check(file, { pictures: parsed.values.pictures === true })
-      : await render(file, { out: '', ...given(parsed, 'out', 'size', 'frames', 'samples', 'format') });
+      : await render(file, {
+          out: '',
+          ...given(parsed, 'out', 'size', 'frames', 'samples', 'format'),
+          lines: parsed.values.lines === true,
+          clear: parsed.values.clear === true,
+        });
 }
 
 try {

@@ -1,11 +1,13 @@
 import * as Comlink from 'comlink';
 import { deliveryFrames, type Delivery } from '../core/deliveries/form';
+import { formatOf } from '../core/deliveries/formats';
 import type { Piece } from '../core/piece/schema';
+import { linesAlone } from '../core/world/linesAlone';
 import { startEngine } from '../engine/client';
 import { sayStarted } from '../engine/work/alive';
 import { letTroublesCross } from '../engine/work/crossing';
 import { openPlace, type Place } from './bytes/place';
-import type { SinkSettings, Verified } from './codecs/codec';
+import type { Verified } from './codecs/codec';
 import { codecOf } from './codecs/registry';
 import { remainingSeconds } from './estimate';
 import { traceOf, type FrameTrace } from './trace';
@@ -35,14 +37,17 @@ class ExportWorker {
   ): Promise<ExportResult> {
     const { first, count } = deliveryFrames(delivery, piece.lap.frames);
     const { width, height } = delivery;
-    const settings: SinkSettings = { width, height, rate: piece.lap.rate, count, first, dataRate: delivery.rate };
+    const lines = delivery.shows === 'lines';
+    const shown = lines ? linesAlone(piece) : piece;
+    const clear = lines && delivery.clear && formatOf(delivery.format).takes.alpha;
+    const settings = { width, height, rate: piece.lap.rate, count, first, dataRate: delivery.rate, clear };
     const codec = codecOf(delivery.format);
     const says = await codec.refusal(settings);
     if (says !== null) return { state: 'refused', says };
     const started = performance.now();
     const engine = startEngine();
     const frame = (index: number): Promise<Uint8Array> =>
-      engine.api.pixels({ piece, frameIndex: first + index, width, height, passes: Number(delivery.samples) });
+      engine.api.pixels({ piece: shown, frameIndex: first + index, width, height, passes: Number(delivery.samples) });
     const out = await openPlace(place);
     const sink = await codec.open(settings, out);
     try {

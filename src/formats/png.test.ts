@@ -1,6 +1,6 @@
 import { PNG } from 'pngjs';
 import { describe, expect, it } from 'vitest';
-import { writePng } from './png';
+import { readPng, writePng } from './png';
 
 describe('PNG', () => {
   // outside reference: pngjs decodes what we write
@@ -15,6 +15,14 @@ describe('PNG', () => {
     const decoded = PNG.sync.read(Buffer.from(writePng(rgba, width, height)));
     expect([decoded.width, decoded.height]).toEqual([width, height]);
     expect(new Uint8Array(decoded.data)).toEqual(rgba);
+  });
+
+  it('with alpha decodes to the same pixels, and is read again', () => {
+    const rgba = Uint8Array.from({ length: 9 * 6 * 4 }, (_, i) => (i * 53 + ((i * i) >> 2)) & 255);
+    const written = writePng(rgba, 9, 6, true);
+    expect(new Uint8Array(PNG.sync.read(Buffer.from(written)).data)).toEqual(rgba);
+    expect(readPng(written)).toEqual({ width: 9, height: 6, channels: 4, pixels: rgba });
+    expect(readPng(writePng(rgba, 9, 6)).pixels).toEqual(rgba.filter((_, i) => i % 4 !== 3));
   });
 
   it('the same pixels are the same bytes', () => {

@@ -27,40 +27,43 @@ function chunk(type: string, data: Uint8Array): Uint8Array {
 }
 
 const FILTER_UP = 2;
+/** Colour types. */
+const [RGB, RGBA] = [2, 6];
 
-/** 8-bit RGB rows, each less the row above it: smooth pictures pack well and fast. */
-function filteredRows(rgba: Uint8Array, width: number, height: number): Uint8Array {
-  const stride = width * 3 + 1;
+/** 8-bit rows of RGB, or RGBA, each less the row above it: smooth pictures pack well and fast. */
+function filteredRows(rgba: Uint8Array, width: number, height: number, channels: 3 | 4): Uint8Array {
+  const stride = width * channels + 1;
   const out = new Uint8Array(stride * height);
   for (let y = 0; y < height; y++) {
     out[y * stride] = FILTER_UP;
     for (let x = 0; x < width; x++)
-      for (let k = 0; k < 3; k++) {
+      for (let k = 0; k < channels; k++) {
         const above = y > 0 ? rgba[((y - 1) * width + x) * 4 + k] : 0;
-        out[y * stride + 1 + x * 3 + k] = rgba[(y * width + x) * 4 + k] - above;
+        out[y * stride + 1 + x * channels + k] = rgba[(y * width + x) * 4 + k] - above;
       }
   }
   return out;
 }
 
 /**
- * An opaque 8-bit sRGB PNG.
- * @param rgba bytes, top row first; alpha is not written
+ * An 8-bit sRGB PNG.
+ * @param rgba bytes, top row first, alpha straight
+ * @param clear alpha is written too; without, it is opaque
  * @throws RangeError when the bytes do not fill the size
  */
-export function writePng(rgba: Uint8Array, width: number, height: number): Uint8Array {
+export function writePng(rgba: Uint8Array, width: number, height: number, clear = false): Uint8Array {
   if (rgba.length !== width * height * 4)
     throw new RangeError(`${width}×${height} needs ${width * height * 4} bytes, not ${rgba.length}`);
   const header = new Uint8Array(13);
   const view = new DataView(header.buffer);
   view.setUint32(0, width);
   view.setUint32(4, height);
-  header.set([8, 2, 0, 0, 0], 8);
+  header.set([8, clear ? RGBA : RGB, 0, 0, 0], 8);
   return joined([
     new Uint8Array(SIGNATURE),
     chunk('IHDR', header),
     chunk('sRGB', new Uint8Array([0])),
-    chunk('IDAT', zlibSync(filteredRows(rgba, width, height), { level: 6 })),
+    chunk('IDAT', zlibSync(filteredRows(rgba, width, height, clear ? 4 : 3), { level: 6 })),
     chunk('IEND', new Uint8Array(0)),
   ]);
 }
@@ -81,11 +84,11 @@ function chunksOf(bytes: Uint8Array): { type: string; data: Uint8Array }[] {
 }
 
 /**
- * Reads a PNG as {@link writePng} writes it: 8-bit RGB, not interlaced, rows as they are or less the row above.
- * @returns RGB bytes, top row first
+ * Reads a PNG as {@link writePng} writes it: 8-bit RGB or RGBA, not interlaced, rows as they are or less the row above.
+ * @returns bytes of three or four channels, top row first
  * @throws RangeError in words when it is damaged or of another kind
  */
-export function readPng(bytes: Uint8Array): { width: number; height: number; rgb: Uint8Array } {
+export function readPng(bytes: Uint8Array): { width: number; height: number; channels: 3 | 4; pixels: Uint8Array } {
   if (SIGNATURE.some((value, i) => bytes[i] !== value)) throw new RangeError('this is no PNG');
   const chunks = chunksOf(bytes);
   const header = chunks.find(({ type }) => type === 'IHDR')?.data;
@@ -94,17 +97,19 @@ export function readPng(bytes: Uint8Array): { width: number; height: number; rgb
     throw new RangeError('the picture is not whole');
   const view = new DataView(header.buffer, header.byteOffset, header.byteLength);
   const [width, height] = [view.getUint32(0), view.getUint32(4)];
-  if (header[8] !== 8 || header[9] !== 2 || header[12] !== 0) throw new RangeError('the picture is of another kind');
+  if (header[8] !== 8 || (header[9] !== RGB && header[9] !== RGBA) || header[12] !== 0)
+    throw new RangeError('the picture is of another kind');
   const rows = unzlibSync(packed[0].data);
-  const stride = width * 3;
+  const channels = header[9] === RGBA ? 4 : 3;
+  const stride = width * channels;
   if (rows.length !== (stride + 1) * height) throw new RangeError('the picture is not whole');
-  const rgb = new Uint8Array(stride * height);
+  const pixels = new Uint8Array(stride * height);
   for (let y = 0; y < height; y++) {
     const from = y * (stride + 1);
     const filter = rows[from];
     if (filter !== 0 && filter !== FILTER_UP) throw new RangeError('the picture is of another kind');
     for (let x = 0; x < stride; x++)
-      rgb[y * stride + x] = rows[from + 1 + x] + (filter === FILTER_UP && y > 0 ? rgb[(y - 1) * stride + x] : 0);
+      pixels[y * stride + x] = rows[from + 1 + x] + (filter === FILTER_UP && y > 0 ? pixels[(y - 1) * stride + x] : 0);
   }
-  return { width, height, rgb };
+  return { width, height, channels, pixels };
 }

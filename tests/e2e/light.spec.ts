@@ -4,6 +4,7 @@ import { DOCUMENT_VERSION, type Piece } from '../../src/core/piece/schema';
 import { facingFactor } from '../../src/core/look/lights/softBox/factor';
 import { pixmapUrl } from '../../src/core/pictures/pixmap';
 import { newLight, type Light } from '../../src/core/look/lights/kinds';
+import { newLayer } from '../../src/core/layers/kinds';
 import { openLab, probe, redOf } from './lab';
 import { pieceOf } from '../pieces';
 
@@ -89,17 +90,51 @@ test('matt white one metre before a lamp of strength 1 is as bright as white, an
   expect(Math.abs(at(await lightOf(page, wall([sun])), 0, 0) - 1)).toBeLessThan(0.05);
 });
 
+/** The factor at a place that is not before the middle: four rectangles with a corner there, those beyond an edge taken away (superposition). */
+function factorAt(wide: number, high: number, away: number, x: number, y: number): number {
+  const corner = (a: number, b: number): number =>
+    (Math.sign(a) * Math.sign(b) * facingFactor(2 * Math.abs(a), 2 * Math.abs(b), away)) / 4;
+  const [l, r, d, u] = [-wide / 2 - x, wide / 2 - x, -high / 2 - y, high / 2 - y];
+  return corner(r, u) - corner(l, u) - corner(r, d) + corner(l, d);
+}
+
+test('a panel lights a wall as a soft box of its size and of the mean light that is seen of it, and only when it is to', async ({
+  page,
+}) => {
+  const [wide, away] = [1.8, 1.5];
+  const panel = (more: object): object => ({
+    ...newLayer('screen', 'panel', 'Panel', 1),
+    ...{ once: true, arrangement: 'line', count: 1, size: 1, variation: 0, shape: 'set', wide, shows: [] },
+    ...{ emission: 1.5, surface: 0, edge: 0, lights: true, gradient: white, ahead: WALL - away },
+    ...more,
+  });
+  // what is seen of it: its picture stands in for one that is not there, and is not even
+  const front = await lightOf(page, wall([], [panel({ lights: false })]));
+  let [sum, count] = [0, 0];
+  // every pixel of it, of 5 cm
+  for (let x = -0.875; x < 0.9; x += 0.05)
+    for (let y = -0.475; y < 0.5; y += 0.05) [sum, count] = [sum + at(front, x, y), count + 1];
+  const mean = sum / count;
+  expect(mean).toBeGreaterThan(0.02);
+  const turned = await lightOf(page, wall([], [panel({ heading: 180 })]));
+  const dark = await lightOf(page, wall([], [panel({ heading: 180, lights: false })]));
+  for (const [x, y] of [
+    [1.225, 0.025],
+    [0.025, 0.825],
+    [-1.525, -0.525],
+  ]) {
+    const wanted = mean * factorAt(wide, 1, away - 0.01, x, y);
+    const found = at(turned, x, y);
+    expect(Math.abs(found / wanted - 1), `${found} at ${x}, ${y}, not ${wanted}`).toBeLessThan(0.04);
+    expect(at(dark, x, y)).toBeLessThan(1e-5);
+  }
+});
+
 test('a soft box lights a wall by the share of what the wall sees that it fills', async ({ page }) => {
   const [wide, high] = [1.6, 0.8];
   for (const away of [0.6, 1.5]) {
     const light = await lightOf(page, wall([lamp('softBox', away, { wide, high, soft: 0 })]));
-    /** The factor at a place that is not before the middle: four rectangles with a corner there, those beyond an edge taken away (superposition). */
-    const factor = (x: number, y: number): number => {
-      const corner = (a: number, b: number): number =>
-        (Math.sign(a) * Math.sign(b) * facingFactor(2 * Math.abs(a), 2 * Math.abs(b), away)) / 4;
-      const [l, r, d, u] = [-wide / 2 - x, wide / 2 - x, -high / 2 - y, high / 2 - y];
-      return corner(r, u) - corner(l, u) - corner(r, d) + corner(l, d);
-    };
+    const factor = (x: number, y: number): number => factorAt(wide, high, away, x, y);
     const middle = at(light, 0.025, 0.025) / factor(0.025, 0.025);
     for (const [x, y] of [
       [0.525, 0.025],

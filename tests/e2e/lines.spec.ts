@@ -2,6 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { pieceOf } from '../pieces';
 import type { Piece } from '../../src/core/piece/schema';
 import { decibels } from './decibels';
+import { linesAlone } from '../../src/core/world/linesAlone';
 import { openLab, redOf } from './lab';
 
 // Drawn lines, alone on black: white ink of no light.
@@ -197,4 +198,26 @@ test('ribs have lines at both ends, a skin only where it folds or turns away', a
   // a round one has no folds
   expect(folds).toBeGreaterThan(0);
   expect(sum(await wall({ wall: 'skin', section: 'circle' }, {}))).toBe(0);
+});
+
+test('the lines of a piece alone are as far there as they cover its picture', async ({ page }) => {
+  const grey = [{ at: 0, colour: '#808080' }];
+  const body = { source: 'box', heading: 30, pitch: 20, gradient: grey, matter: { kind: 'emission', glowing: 1 } };
+  const piece = (lines: object): Piece => {
+    const own = { drawn: 'edges', over: 'shaded', contours: true, creases: true, inks: [{ at: 0, colour: '#000000' }] };
+    const one = drawn(body, { ...own, ...lines });
+    return { ...one, look: { ...one.look, background: '#808080', backgroundEdge: '#808080' } };
+  };
+  const bare = await lightOf(page, piece({ drawn: 'none' }), 16);
+  const inked = await lightOf(page, piece({}), 16);
+  const alone = await lightOf(page, linesAlone(piece({})), 16);
+  let [covered, most] = [0, 0];
+  bare.forEach((light, i) => {
+    const cover = 1 - inked[i] / light;
+    covered += cover;
+    most = Math.max(most, Math.abs(cover - alone[i]));
+  });
+  expect(covered).toBeGreaterThan(200);
+  // a code of 255 is as much at a grey of a half
+  expect(most).toBeLessThan(0.03);
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { FORMATS, formatWords } from './formats';
-import { choice, form, heading, integer, type ValueOf, stored } from '../forms';
+import { choice, flag, form, heading, integer, type ValueOf, stored } from '../forms';
 
 const what = heading('File');
 const quality = heading('Quality');
@@ -34,6 +34,20 @@ export const DELIVERY = form({
     comfort: 2160,
     group: what,
     hint: 'Height in pixels.',
+  }),
+  shows: choice(
+    'picture',
+    { picture: 'The picture', lines: 'Its drawn lines' },
+    { label: 'Shows', group: what, hint: 'The piece as it is, or the lines along its layers alone, white on black.' },
+  ),
+  clear: flag(false, {
+    label: 'Clear between',
+    group: what,
+    when: [
+      { field: 'shows', is: ['lines'] },
+      { field: 'format', is: FORMATS.filter(({ takes }) => takes.alpha).map(({ kind }) => kind) },
+    ],
+    hint: 'White lines with alpha instead of on black.',
   }),
   samples: choice('16', PASSES, {
     label: 'Samples',

@@ -11,7 +11,8 @@ import type { Kernel, KernelValues } from '../kernel/kernel';
 import type { Quaternion, Vec3 } from '../space/vector';
 import type { TreatmentStart } from '../treatments/kinds';
 import type { Shape } from '../type/shape';
-import type { Drawing, DrawingLook, Linking } from './drawing';
+import type { Animated } from '../time/animated';
+import type { Drawing, DrawingLook, Linking, Pictured } from './drawing';
 
 /** A start for a layer that looks good at once: fields that differ from what they are at first, and treatments. */
 export interface Preset<L> {
@@ -41,6 +42,16 @@ export interface OwnSeam {
   says: string;
   /** from the layer inwards */
   repair: { says: string; path: readonly (string | number)[]; value: unknown } | null;
+}
+
+/** An element that lights what is in front of it, evenly from a rectangle that is so many of its sizes wide and high. */
+export interface PanelLamp {
+  element: number;
+  wide: number;
+  high: number;
+  /** how bright what it shows is, beside white */
+  gives: Animated;
+  shows: Pick<Pictured, 'file' | 'kind'>;
 }
 
 /** What the core and the engine know about one kind of layer. One definition per folder of `layers/`. */
@@ -116,6 +127,8 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
    * @param phase that it is seen at, which is not wrapped
    */
   panels?(layer: L, share: number, world: World, phase: number): Float32Array;
+  /** elements that light what is near them, as a screen does */
+  lamps?(layer: L, world: World): readonly PanelLamp[];
   /** what {@link drawings} depends on besides the element count: they are made anew when it changes */
   structure(layer: L, world: World): unknown;
   /** for drawings of links */

@@ -51,7 +51,10 @@ export function lightFindings(piece: Piece, g: Symmetry): Finding[] {
   const slots = lightSlots(piece);
   const { frames } = piece.lap;
   const seen = new Map<Light, number[]>();
-  slots.forEach(({ light }, row) => seen.set(light, [...(seen.get(light) ?? []), row]));
+  // what panels are is looked at with their layer
+  slots.forEach(({ light, shown }, row) => {
+    if (!shown) seen.set(light, [...(seen.get(light) ?? []), row]);
+  });
   return [...seen].map(([light, rows]) => {
     const of = (phase: number, carried: boolean): number[][] => {
       // what is on for a stretch belongs to the frame on its own side of the seam

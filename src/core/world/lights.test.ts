@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { pieceOf } from '../../../tests/pieces';
+import { newLayer } from '../layers/kinds';
 import { newLight, type Light } from '../look/lights/kinds';
 import type { Piece } from '../piece/schema';
 import { rotate, type Vec3 } from '../space/vector';
@@ -89,6 +90,30 @@ describe('rows of the table of lights', () => {
     expect(of(piece(lights, travelling))).toBe('abccccccc');
     const many = Array.from({ length: 16 }, (_, i) => newLight('point', `p${i}`));
     expect(lightSlots(piece(many, travelling)).length).toBeLessThanOrEqual(MOST_ROWS);
+  });
+
+  it('panels of a layer that lights what is near are soft boxes before them, as bright as they are, six at most', () => {
+    const screen = {
+      ...newLayer('screen', 'one', 'Board', 3),
+      ...{ once: true, arrangement: 'line', count: 1, size: 2, shape: 'set', wide: 1.5, shows: [], lights: true },
+      ...{ emission: 3, gradient: [{ at: 0, colour: '#ff0000' }], ahead: 6, above: 1, variation: 0 },
+    };
+    const lit = (more: object): Piece =>
+      pieceOf({ ...screen, ...more } as never, { flight: { route: { kind: 'keys' } } });
+    const [slot, ...rest] = lightSlots(lit({})).filter(({ shown }) => shown);
+    expect(rest).toEqual([]);
+    expect(slot.shown?.lamp).toMatchObject({ element: 0, wide: 1.5 });
+    const row = lightRows(lit({}), 0)[lightSlots(lit({})).findIndex(({ shown }) => shown)];
+    close(row.place ?? [0, 0, 0], [0, 1, -5.99]);
+    // it shines towards where the lap begins
+    close(row.from, [0, 0, -1], 5);
+    close(row.colour, [3, 0, 0]);
+    // half sides, and a radiance of 1
+    expect(row.own?.slice(0, 2)).toEqual([1.5, 1]);
+    expect(row.strength).toBeCloseTo(1, 9);
+    const shining = (more: object): number => lightSlots(lit(more)).filter(({ shown }) => shown).length;
+    expect([{ lights: false }, { hidden: true }, { stands: 'faces' }].map(shining)).toEqual([0, 0, 0]);
+    expect(shining({ count: 40 })).toBe(6);
   });
 
   it('shine alike wherever the camera is in a tile: nothing pops as it travels, and it ends as it began', () => {

@@ -4,7 +4,13 @@ import { evaluateAnimated } from '../time/animated';
 import type { Piece } from '../piece/schema';
 import type { LightRecord, Sees, Standing } from '../look/lights/definition';
 import { stretchOf } from '../look/lights/definition';
-import { lightOf, type Light } from '../look/lights/kinds';
+import { lightOf, newLight, type Light } from '../look/lights/kinds';
+import { facingFactor } from '../look/lights/softBox/factor';
+import { gradientOf } from '../colour/animated';
+import { gradientAt, linearToHex } from '../colour/colour';
+import type { PanelLamp } from '../layers/definition';
+import { definitionOf } from '../layers/kinds';
+import { layerElements, worldOf } from './layers';
 import type { Aiming, Hanging } from '../look/lights/standing';
 import { levelIn } from '../look/lights/stretch';
 import { cameraPose, flightOf, sceneOfPiece } from './camera';
@@ -22,6 +28,8 @@ export const MIDDLE: Standing = { place: [0, 0, 0], rotation: UPRIGHT };
 /** One row of the table: a light, and which of its repetitions about the camera, counted from the nearest. */
 export interface LightSlot {
   light: Light;
+  /** it is an element of a layer, and shines in the mean colour of what that shows */
+  shown: { layerId: string; lamp: PanelLamp } | null;
   /** repetitions there are of it */
   of: number;
   repetition: number;
@@ -56,15 +64,44 @@ export function lightSlots(piece: Piece): readonly LightSlot[] {
   return known;
 }
 
+/** A little before an element's own front, in metres, so that it does not light that. */
+const BEFORE = 0.01;
+
+type Shining = Pick<LightSlot, 'light' | 'shown'>;
+
+/** The lights that elements of layers are: of their size and colour, where they are. */
+const panelLights = (piece: Piece): Shining[] =>
+  piece.layers.flatMap((layer): Shining[] => {
+    const definition = definitionOf(layer.kind);
+    const lamps = layer.hidden ? [] : (definition.lamps?.(layer, worldOf(piece)) ?? []);
+    if (lamps.length === 0) return [];
+    const { size, place } = layerElements(piece, layer.id, 0);
+    const gradient = gradientOf(definition.gradient(layer), 0);
+    return lamps.map((lamp) => {
+      const [wide, high] = [lamp.wide * size[lamp.element], lamp.high * size[lamp.element]];
+      const light = {
+        ...newLight('softBox', `${layer.id} ${lamp.element}`, { soft: 0, shadow: false, heading: 180, tilt: 0 }),
+        ...{ hangs: 'element', layer: layer.id, element: lamp.element, aside: 0, above: 0, ahead: -BEFORE },
+        ...{ name: layer.name, colour: linearToHex(gradientAt(gradient, place[lamp.element])) },
+        // as bright as the panel is, whatever its size
+        ...{ wide, high, strength: facingFactor(wide, high, 1), dimmer: lamp.gives },
+        reach: Math.max(4, 8 * Math.max(wide, high)),
+      } as Light;
+      return { light, shown: { layerId: layer.id, lamp } };
+    });
+  });
+
 function slotsOf(piece: Piece): LightSlot[] {
-  const lights = piece.look.lights.filter(({ off }) => !off);
+  const own = piece.look.lights.filter(({ off }) => !off).map((light): Shining => ({ light, shown: null }));
+  const all = [...own, ...panelLights(piece).slice(0, MOST_ROWS - own.length)];
+  const lights = all.map(({ light }) => light);
   const repeated = lights.filter((light) => repeats(piece, light)).length;
   const room = Math.floor((MOST_ROWS - (lights.length - repeated)) / Math.max(1, repeated));
   const wanted = 2 * Math.ceil(piece.look.reach / piece.tile) + 1;
   const most = Math.max(1, Math.min(room, wanted, MOST_REPEATED));
-  return lights.flatMap((light) => {
+  return all.flatMap(({ light, shown }) => {
     const of = repeats(piece, light) ? most : 1;
-    return Array.from({ length: of }, (_, repetition) => ({ light, of, repetition }));
+    return Array.from({ length: of }, (_, repetition) => ({ light, shown, of, repetition }));
   });
 }
 

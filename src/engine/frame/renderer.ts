@@ -165,7 +165,7 @@ export class Renderer {
 
   private drawPass({ piece, shot, shown, targets, used }: Frame, pass: Pass): void {
     const { view } = this;
-    const few = setPass(view, piece, shot, pass, shown.solid);
+    const few = setPass(view, piece, shot, pass, shown.solid, this.screens.tints);
     const { t } = pass.lens;
     if (shown.solid) {
       this.shadows.draw(pass);

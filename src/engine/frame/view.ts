@@ -99,10 +99,18 @@ export interface Pass {
 /**
  * Sets what is of one pass.
  * @param solid whether something can hide what is behind it
+ * @param tints of lights that shine in the colour of what they show
  * @returns whether small particles are drawn in this pass: without anything solid in the way their streak is closed form,
  *   and a few slices of the shutter follow their path as well as all passes would; the first pass of each slice draws it
  */
-export function setPass(view: View, piece: Piece, shot: Shot, { lens, index, total }: Pass, solid: boolean): boolean {
+export function setPass(
+  view: View,
+  piece: Piece,
+  shot: Shot,
+  { lens, index, total }: Pass,
+  solid: boolean,
+  tints: Parameters<typeof setLights>[4],
+): boolean {
   view.uPass.value.set(lens.a, lens.b, lens.t, Math.log2(total));
   view.uView.value.copy(
     total === 1 ? shot.mid : viewMatrix(piece, shot.openPhase + (shot.closePhase - shot.openPhase) * lens.t),
@@ -110,7 +118,7 @@ export function setPass(view: View, piece: Piece, shot: Shot, { lens, index, tot
   view.uTime.value = lens.t;
   const { frames } = piece.lap;
   const phase = total === 1 ? shot.phase : shot.openPhase + (shot.closePhase - shot.openPhase) * lens.t;
-  setLights(view, piece, phase, shot.phase * frames);
+  setLights(view, piece, phase, shot.phase * frames, tints);
   setAir(view, piece, phase, total);
   const slices = solid ? total : Math.min(total, SMALL_SLICES);
   view.uSmallSlices.value = slices;

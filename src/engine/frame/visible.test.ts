@@ -75,7 +75,7 @@ describe('what the camera can see', () => {
 
   it('leaves out what is behind, as far as drift lets it be sure', () => {
     const piece = demo('plankton-bloom');
-    const [layer] = piece.layers;
+    const [, , layer] = piece.layers;
     const shot = shotAt(piece, 0.2, 640);
     const drawn = visibleParts(
       { piece, extent: layerExtent(piece, layer), once: standsOnce(piece, layer) },

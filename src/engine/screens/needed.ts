@@ -42,6 +42,9 @@ function levelFor({ pictured, mesh, first, count }: PicturedBodies, numbers: Flo
   return Math.max(0, Math.floor(Math.log2(least / Math.max(1, mesh.open ? 1 : 2 * mesh.radius))));
 }
 
+/** Pixels a side of a picture that is only to tell its mean colour. */
+const FEW_PIXELS = 32;
+
 /** Pixels a side of a picture that covers matter. */
 const MOST_COVERING = 2048;
 
@@ -99,6 +102,13 @@ function workedOut(piece: Piece, request: Sighted): ShownOn {
     const share = request.working ? layer.working : 1;
     const numbers = definition.panels(layer, share, world, request.phase);
     panels.set(layer.id, numbers);
+    // what lights what is near, does so out of sight too: a few pixels tell its mean colour
+    for (const { element, shows } of definition.lamps?.(layer, world) ?? []) {
+      if (!shows.file || !isHere(shows.kind, shows.file)) continue;
+      const { width, height } = sizeOf(shows);
+      const frames = framesIn(numbers, { first: element, count: 1 }, () => true);
+      need(shows, frames, Math.max(0, Math.floor(Math.log2(Math.max(width, height) / FEW_PIXELS))));
+    }
     const drawings = definition.drawings(layer, share, world).filter(isPictured);
     const radius = Math.max(0, ...drawings.map(({ mesh }) => mesh.radius));
     const px = sightings(piece, layer, request.phase, share, request, radius);

@@ -12,6 +12,8 @@ export interface SinkSettings {
   /** index of the first, for file names */
   first: number;
   dataRate: Delivery['rate'];
+  /** white on clear instead of on black; only for what takes alpha */
+  clear?: boolean;
 }
 
 /** Takes finished frames in order and writes them as a file. */

@@ -7,6 +7,6 @@ export const png = {
   short: 'PNG sequence',
   extension: '.zip',
   mime: 'application/zip',
-  takes: { pixels: 'srgb8', alpha: false },
+  takes: { pixels: 'srgb8', alpha: true },
   rated: false,
 } as const satisfies FormatInfo;

@@ -239,6 +239,11 @@ export const ScreenForm = form({
     group: light,
     hint: 'How much of the lights that fall on it: 0 a glowing screen, 1 a printed board.',
   }),
+  lights: flag(false, {
+    label: 'Lights what is near',
+    group: light,
+    hint: 'Each panel is a soft box of the mean colour of what it shows: the first six of the layer, from their fronts.',
+  }),
   opacity: animated(1, {
     label: 'There',
     min: 0,

@@ -31,6 +31,9 @@ import { presets } from './presets';
 import { screenFacing, screenKernel, screenPlace, type ScreenValues } from './screen.gen';
 import { shownFile, showsOf, type Shown } from '../../shows/kinds';
 
+/** Panels of a layer that light what is near them. */
+const MOST_LAMPS = 6;
+
 const dealt = (layer: ScreenLayer, share: number): readonly Dealt[] => dealOf(layer, share, totalOf(layer));
 
 /** Whether the panels stand around something, turned with that. */
@@ -158,6 +161,18 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
       out.set([...rect, first, second, share, loadedShare(loaded, layer.loadSpread, index, total)], i * PANEL.numbers);
     });
     return out;
+  },
+  lamps(layer) {
+    // what is shown on the faces of bodies shines every way
+    if (!layer.lights || layer.stands === 'faces') return [];
+    return dealt(layer, 1)
+      .slice(0, MOST_LAMPS)
+      .map(({ shows }, element) => {
+        const shown = layer.shows.at(shows);
+        const wide = panelShape(layer, shown);
+        const { file, kind } = shown ?? { file: null, kind: 'picture' as const };
+        return { element, wide, high: 1, gives: layer.emission, shows: { file, kind } };
+      });
   },
   structure: (layer) => [
     layer.shows.map((shown) => [shown.kind, shown.file?.hash, shown.weight, ownShape(shown), isKnown(shown)]),

@@ -13,6 +13,7 @@ const settings: SinkSettings = {
   count: 3,
   first: 7,
   dataRate: 'high',
+  clear: false,
 };
 const frame = (v: number): Uint8Array => new Uint8Array(6 * 4 * 4).fill(v).map((x, i) => (i % 4 === 3 ? 255 : x));
 
@@ -39,6 +40,25 @@ describe('PNG sequence', () => {
       ok: false,
       says: 'frame-00008.png is not the picture that was rendered',
     });
+  });
+
+  it('white on clear is as far there as it was white on black', async () => {
+    const out = new MemorySink();
+    const sink = await png.open({ ...settings, count: 2, clear: true }, out);
+    for (const v of [0, 180]) await sink.add(frame(v));
+    await sink.finish();
+    const file = await out.finish();
+    const entries = unzipSync(await bytesOf(file));
+    const alphas = Object.values(entries).map((bytes) => [...PNG.sync.read(Buffer.from(bytes)).data.subarray(0, 4)]);
+    expect(alphas).toEqual([
+      [255, 255, 255, 0],
+      [255, 255, 255, 180],
+    ]);
+    const traces = (...values: number[]) => values.map((v) => traceOf(frame(v), 6, 4));
+    const verified = (...values: number[]) =>
+      png.verify(file, { ...settings, count: 2, clear: true }, traces(...values));
+    expect(await verified(0, 180)).toMatchObject({ ok: true, frames: 2 });
+    expect(await verified(0, 181)).toMatchObject({ ok: false });
   });
 
   it('the same frames are the same file', async () => {

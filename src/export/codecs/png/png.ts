@@ -12,7 +12,7 @@ export const frameName = (index: number): string => `frame-${String(index).padSt
 /** No time of its own, so that the same frames are the same file. */
 const MTIME = new Date(1980, 0, 2);
 
-function open({ width, height, first }: SinkSettings, out: ByteSink): Promise<FrameSink> {
+function open({ width, height, first, clear = false }: SinkSettings, out: ByteSink): Promise<FrameSink> {
   const file = new Appender(out);
   let waiting: Promise<void>[] = [];
   let failed: Error | null = null;
@@ -33,7 +33,7 @@ function open({ width, height, first }: SinkSettings, out: ByteSink): Promise<Fr
       const entry = new ZipPassThrough(frameName(index++));
       entry.mtime = MTIME;
       zip.add(entry);
-      entry.push(writePng(rgba, width, height), true);
+      entry.push(writePng(clear ? cleared(rgba) : rgba, width, height, clear), true);
       await written();
     },
     async finish() {
@@ -69,10 +69,22 @@ async function eachPicture(file: Blob, look: (name: string, png: Uint8Array) => 
   }
 }
 
-/** The sum of a picture's colours, or null when it cannot be read. */
+/** White as far as something white on black is there. */
+function cleared(rgba: Uint8Array): Uint8Array {
+  const out = new Uint8Array(rgba.length).fill(255);
+  for (let i = 0; i < rgba.length; i += 4) out[i + 3] = rgba[i];
+  return out;
+}
+
+/** The sum of a picture's colours before black, or null when it cannot be read. */
 function pictureSum(png: Uint8Array): number | null {
   try {
-    return colourSum(readPng(png).rgb, 3);
+    const { channels, pixels } = readPng(png);
+    if (channels === 3) return colourSum(pixels, 3);
+    return colourSum(
+      pixels.map((v, i) => (i % 4 === 3 ? v : (v * pixels[i - (i % 4) + 3]) / 255)),
+      4,
+    );
   } catch {
     return null;
   }

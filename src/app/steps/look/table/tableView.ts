@@ -42,8 +42,9 @@ const BEAM = 0.4;
 export function tableMarks(piece: Piece, phase: number): TableMark[] {
   const rows = lightRows(piece, phase);
   const frame = tableFrame(piece, phase);
-  return lightSlots(piece).flatMap(({ light, repetition }, row): TableMark[] => {
-    if (repetition > 0) return [];
+  return lightSlots(piece).flatMap(({ light, shown, repetition }, row): TableMark[] => {
+    // what a panel is, is moved with that
+    if (repetition > 0 || shown) return [];
     const { place = null, from, rotation } = rows[row];
     if (!place) return 'behind' in light ? [{ light, shift: [0, 0, 0], place: null, from, goal: null }] : [];
     const first = lightOf(light.kind).placed ? place : null;
