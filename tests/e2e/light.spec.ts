@@ -109,7 +109,7 @@ test('a panel lights a wall as a soft box of its size and of the mean light that
     ...more,
   });
   // what is seen of it: its picture stands in for one that is not there, and is not even
-  const front = await lightOf(page, wall([], [panel({ lights: false })]));
+  const front = await lightOf(page, wall([], [panel({ lights: false })]), 64);
   let [sum, count] = [0, 0];
   // every pixel of it, of 5 cm
   for (let x = -0.875; x < 0.9; x += 0.05)
