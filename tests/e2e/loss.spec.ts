@@ -220,6 +220,9 @@ for (const [how, block] of [
       const asked = page.waitForRequest(/worker[^/]*\.js/);
       await start();
       await asked;
+      // others may ask too: the one that is meant has by the time its step is there
+      await expect(step(page, 'Export')).toBeVisible();
+      await page.waitForTimeout(1000);
       await page.clock.fastForward(10_000);
       await expect(page.getByText(words).first()).toBeVisible({ timeout: 5000 });
     };
