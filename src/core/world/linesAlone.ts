@@ -27,15 +27,15 @@ function ofLines(layer: Layer): Layer {
 }
 
 /**
- * A piece whose picture is its drawn lines alone, white on black: seen by the same lens and shutter, hidden by the same bodies, without
- * air, lights or effects.
+ * A piece whose picture is its drawn lines alone, white on black: seen by the same lens and shutter, hidden by the same bodies, fading into the same fog, without
+ * mist, lights or effects.
  */
 export const linesAlone = (piece: Piece): Piece => ({
   ...piece,
   layers: piece.layers.map(ofLines),
   look: {
     ...piece.look,
-    ...{ background: '#000000', backgroundEdge: '#000000', fogDistance: 10_000, mist: 'none', haze: 0, lights: [] },
+    ...{ background: '#000000', backgroundEdge: '#000000', fogColour: '#000000', mist: 'none', haze: 0, lights: [] },
     effects: [{ ...newEffect('tone', 'tone'), curve: 'straight' } as Effect],
   },
 });
