@@ -221,3 +221,14 @@ test('the lines of a piece alone are as far there as they cover its picture', as
   // a code of 255 is as much at a grey of a half
   expect(most).toBeLessThan(0.03);
 });
+
+test('of a tunnel the lines along its wall are alone, without its wires', async ({ page }) => {
+  const wall = { kind: 'tunnel', section: 'polygon', nested: 0, rings: 12, wall: 'skin' };
+  const ink = { drawn: 'wire', over: 'shaded', inks: [{ at: 0, colour: '#ff0000' }] };
+  const of = (lines: string, more: object): Piece =>
+    linesAlone(pieceOf({ ...wall, lines, ink: { ...ink, ...more } } as never, { flight: { route: { kind: 'run' } } }));
+  const both = await lightOf(page, of('net', {}), 1);
+  expect(both.reduce((sum, v) => sum + v, 0)).toBeGreaterThan(100);
+  expect(both).toEqual(await lightOf(page, of('none', {}), 1));
+  expect(Math.max(...(await lightOf(page, of('net', { drawn: 'none' }), 1)))).toBe(0);
+});

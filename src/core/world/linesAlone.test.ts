@@ -21,6 +21,8 @@ describe('the lines of a piece alone', () => {
     expect(left.find(({ kind }) => kind === 'ground')).toMatchObject({
       lines: { drawn: 'edges', contours: false, creases: false, borders: false, over: 'nothing' },
     });
+    // the wires of a tunnel are light
+    expect(left.find(({ kind }) => kind === 'tunnel')).toMatchObject({ hidden: false, light: 0 });
     expect(look).toMatchObject({ background: '#000000', lights: [], mist: 'none' });
     expect(look.effects.map(({ kind }) => kind)).toEqual(['tone']);
   });

@@ -2,7 +2,8 @@ import { newEffect, type Effect } from '../look/effects/kinds';
 import type { Piece } from '../piece/schema';
 import { drawsLines, type Lines } from '../lines/lines';
 import { newMatter } from '../matter/kinds';
-import type { Layer } from '../layers/kinds';
+import { valueAt } from '../forms';
+import { definitionOf, type Layer } from '../layers/kinds';
 
 const WHITE = [{ at: 0, colour: '#ffffff' }];
 
@@ -18,12 +19,14 @@ const LINES = ['lines', 'ink'] as const;
 /** A layer of which nothing but its lines is seen; what has none to draw, as it is made of nothing, is gone. */
 function ofLines(layer: Layer): Layer {
   const fields = LINES.flatMap((name) => {
-    const lines: unknown = (layer as Record<string, unknown>)[name];
+    const lines = valueAt(layer, name);
     return typeof lines === 'object' && lines !== null ? [[name, alone(lines as Lines)] as const] : [];
   });
   if (fields.length === 0) return { ...layer, hidden: true };
   const solid = 'matter' in layer ? { matter: newMatter('plain') } : {};
-  return { ...layer, ...solid, ...Object.fromEntries(fields) } as Layer;
+  // what is added as light beside it, as the wires of a tunnel
+  const shines = 'light' in layer && !definitionOf(layer.kind).bodies?.(layer) ? { light: 0 } : {};
+  return { ...layer, ...solid, ...shines, ...Object.fromEntries(fields) } as Layer;
 }
 
 /**
