@@ -3,9 +3,9 @@
 // @kernel moment momentEntry id
 // @export flowNoiseAt
 // @export curlAt
-// @export flowPairAt
+// @export flowsAt
 // @shared flowNoiseAt
-// @shared flowPairAt
+// @shared flowsAt
 // @shared curlAt
 // @include ./flow.glsl
 
@@ -87,9 +87,10 @@ float flowNoiseAt(vec3 p, ivec3 period, uint seed, float lap, int cycles, sample
   return s;
 }
 
-// Two noises, of this seed and the next, which share the cell, by a table of two potentials; their derivatives in a and b.
-vec2 flowPairAt(vec3 p, ivec3 period, uint seed, float lap, int cycles, sampler2D moment, int start, ivec3 first, ivec3 many,
-                out vec3 a, out vec3 b) {
+// Two noises or three, of seeds that follow one another, which share the cell, by a table of as many potentials: the values of the
+// first two, and the derivatives of all. start: of the octave's entries; first, many: its window.
+vec2 flowsAt(vec3 p, ivec3 period, uint seed, float lap, int cycles, int potentials, sampler2D moment, int start, ivec3 first,
+             ivec3 many, out vec3 a, out vec3 b, out vec3 c) {
   ivec3 base;
   vec3 fo;
   ivec3 q1;
@@ -98,61 +99,40 @@ vec2 flowPairAt(vec3 p, ivec3 period, uint seed, float lap, int cycles, sampler2
   int known = cornersIn(base, first, many);
   a = vec3(0.0);
   b = vec3(0.0);
+  c = vec3(0.0);
   float s = 0.0;
   float t = 0.0;
+  float u = 0.0;
   for (int i = 0; i < known; i++) {
     ivec3 q = cornerOf(i, q1, q2);
     vec3 d = fo - vec3(q) * 0.5;
     float w = 0.5 - dot(d, d);
     if (w <= 0.0) continue;
-    int at = start + entryAt(base + q, first, many, 2);
+    int at = start + entryAt(base + q, first, many, potentials);
     addCorner(entryOf(moment, at), d, w, s, a);
     int second = at + 1;
     addCorner(entryOf(moment, second), d, w, t, b);
+    int third = at + 2;
+    if (potentials > 2) addCorner(entryOf(moment, third), d, w, u, c);
   }
   a *= FLOW_SCALE;
   b *= FLOW_SCALE;
+  c *= FLOW_SCALE;
   s *= FLOW_SCALE;
   t *= FLOW_SCALE;
   for (int i = known; i < 1; i++) {
     s = flowNoise(p, period, seed, lap, cycles, a);
     t = flowNoise(p, period, seed + 1u, lap, cycles, b);
   }
+  for (int i = known; i < potentials - 2; i++) u = flowNoise(p, period, seed + 2u, lap, cycles, c);
   return vec2(s, t);
 }
 
-// Divergence-free flow from three potentials (Bridson, Hourihan & Nordenstam, "Curl-Noise", 2007), which share the cell, by a
-// table of three potentials. start: of the octave's entries; first, many: its window.
+// Divergence-free flow from three potentials (Bridson, Hourihan & Nordenstam, "Curl-Noise", 2007), by a table of them.
 vec3 curlAt(vec3 p, ivec3 period, uint seed, float lap, int cycles, sampler2D moment, int start, ivec3 first, ivec3 many) {
-  ivec3 base;
-  vec3 fo;
-  ivec3 q1;
-  ivec3 q2;
-  cellOf(p, base, fo, q1, q2);
-  int known = cornersIn(base, first, many);
-  vec3 a = vec3(0.0);
-  vec3 b = vec3(0.0);
-  vec3 c = vec3(0.0);
-  float value = 0.0;
-  for (int i = 0; i < known; i++) {
-    ivec3 q = cornerOf(i, q1, q2);
-    vec3 d = fo - vec3(q) * 0.5;
-    float w = 0.5 - dot(d, d);
-    if (w <= 0.0) continue;
-    int at = start + entryAt(base + q, first, many, 3);
-    addCorner(entryOf(moment, at), d, w, value, a);
-    int second = at + 1;
-    addCorner(entryOf(moment, second), d, w, value, b);
-    int third = at + 2;
-    addCorner(entryOf(moment, third), d, w, value, c);
-  }
-  a *= FLOW_SCALE;
-  b *= FLOW_SCALE;
-  c *= FLOW_SCALE;
-  for (int i = known; i < 1; i++) {
-    value = flowNoise(p, period, seed, lap, cycles, a);
-    value = flowNoise(p, period, seed + 1u, lap, cycles, b);
-    value = flowNoise(p, period, seed + 2u, lap, cycles, c);
-  }
+  vec3 a;
+  vec3 b;
+  vec3 c;
+  flowsAt(p, period, seed, lap, cycles, 3, moment, start, first, many, a, b, c);
   return vec3(c.y - b.z, a.z - c.x, b.x - a.y);
 }

@@ -17,7 +17,8 @@ vec3 gathered(vec3 p, int into, uint seed, ivec3 period, int cycles, float lap, 
   for (int k = 0; k < steps; k++) {
     vec3 a;
     vec3 b;
-    vec2 value = flowPairAt(q, period, seed, lap, cycles, pull, 0, first, many, a, b);
+    vec3 unused;
+    vec2 value = flowsAt(q, period, seed, lap, cycles, 2, pull, 0, first, many, a, b, unused);
     b = into == DRIFT_INTO_THREADS ? b : vec3(0.0);
     float aa = dot(a, a) + GATHER_DAMPING;
     float bb = dot(b, b) + GATHER_DAMPING;
