@@ -44,8 +44,8 @@ describe('a sweep under the subject', () => {
     expect(deep).toBeLessThan(0.4);
   });
 
-  it('is not set up where there is a backdrop', () => {
-    const piece = pieceOf(newLayer('backdrop', 'one', 'Dusk', 1));
+  it.each(['backdrop', 'ground'] as const)('is not set up where there is a %s', (kind) => {
+    const piece = pieceOf(newLayer(kind, 'one', 'One', 1));
     expect(sweepUnder(piece, 0, tableFrame(piece, 0), 'sweep')).toBeNull();
   });
 });

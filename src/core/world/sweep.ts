@@ -14,7 +14,7 @@ const BEHIND = 0.16;
 function lowestAbout(piece: Piece, phase: number, middle: Vec3, within: number): number | null {
   let lowest: number | null = null;
   for (const layer of piece.layers) {
-    if (layer.hidden || layer.kind === 'backdrop' || !definitionOf(layer.kind).bodies?.(layer)) continue;
+    if (layer.hidden || !definitionOf(layer.kind).bodies?.(layer)) continue;
     const { position, rotation, size } = layerElements(piece, layer.id, phase, layer.working);
     for (const drawing of definitionOf(layer.kind).drawings(layer, layer.working, worldOf(piece))) {
       if (drawing.as !== 'bodies' || drawing.rides) continue;
@@ -35,11 +35,11 @@ function lowestAbout(piece: Piece, phase: number, middle: Vec3, within: number):
 }
 
 /**
- * A studio sweep under what the camera looks at, which bends up behind it; null where there is a backdrop already.
+ * A studio sweep under what the camera looks at, which bends up behind it; null where something surrounds everything already.
  * @param frame about what it is set up
  */
 export function sweepUnder(piece: Piece, phase: number, frame: TableFrame, id: string): Layer | null {
-  if (piece.layers.some(({ kind }) => kind === 'backdrop')) return null;
+  if (piece.layers.some(({ kind }) => definitionOf(kind).surrounds)) return null;
   const { middle, towards, away } = frame;
   const size = Math.max(4, WIDE * away);
   const floor = lowestAbout(piece, phase, middle, 1.5 * away) ?? middle[1] - 0.35 * away;

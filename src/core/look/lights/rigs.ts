@@ -17,7 +17,7 @@ export interface Rig {
   /** one sentence */
   describe: string;
   lights(subject: RigSubject): Light[];
-  /** the subject stands on a sweep, where nothing is behind it */
+  /** the subject stands on a sweep, where nothing surrounds it */
   sweep?: true;
 }
 
@@ -132,7 +132,8 @@ export const RIGS: readonly Rig[] = [
   {
     kind: 'studio',
     label: 'Studio',
-    describe: 'Three large soft boxes, above and to both sides, and a sweep under it where there is no backdrop.',
+    describe:
+      'Three large soft boxes, above and to both sides, and a sweep under it where there is no ground or backdrop.',
     sweep: true,
     lights: (of) => [
       about(of, 'softBox', 'top', [0, 1.3, 0.1], 0.8, { name: 'Above', colour: '#fffaf2', wide: 1.6, high: 1.1 }),
