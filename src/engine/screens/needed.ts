@@ -54,6 +54,8 @@ export interface ShownOn {
   needed: ReadonlyMap<string, NeededFrames>;
   /** what each panel of a layer shows, by the layer's id: see LayerDefinition.panels */
   panels: ReadonlyMap<string, Float32Array>;
+  /** the same of all panels of layers that light what is near */
+  lamps: ReadonlyMap<string, Float32Array>;
 }
 
 /** As much of a request as what is shown depends on. */
@@ -79,6 +81,7 @@ export function shownOn(piece: Piece, request: Sighted): ShownOn {
 function workedOut(piece: Piece, request: Sighted): ShownOn {
   const needed = new Map<string, NeededFrames & { frames: Set<number> }>();
   const panels = new Map<string, Float32Array>();
+  const lamps = new Map<string, Float32Array>();
   const world = worldOf(piece);
   const need = (pictured: Pick<Pictured, 'file' | 'kind'>, frames: Set<number>, level: number): void => {
     const known = needed.get(fileKey(pictured));
@@ -103,10 +106,14 @@ function workedOut(piece: Piece, request: Sighted): ShownOn {
     const numbers = definition.panels(layer, share, world, request.phase);
     panels.set(layer.id, numbers);
     // what lights what is near, does so out of sight too: a few pixels tell its mean colour
-    for (const { element, shows } of definition.lamps?.(layer, world) ?? []) {
+    const lit = definition.lamps?.(layer, world) ?? [];
+    // however much of the layer is drawn, the lamps are those of all of it
+    const whole = share === 1 || lit.length === 0 ? numbers : definition.panels(layer, 1, world, request.phase);
+    if (lit.length > 0) lamps.set(layer.id, whole);
+    for (const { element, shows } of lit) {
       if (!shows.file || !isHere(shows.kind, shows.file)) continue;
       const { width, height } = sizeOf(shows);
-      const frames = framesIn(numbers, { first: element, count: 1 }, () => true);
+      const frames = framesIn(whole, { first: element, count: 1 }, () => true);
       need(shows, frames, Math.max(0, Math.floor(Math.log2(Math.max(width, height) / FEW_PIXELS))));
     }
     const drawings = definition.drawings(layer, share, world).filter(isPictured);
@@ -122,7 +129,7 @@ function workedOut(piece: Piece, request: Sighted): ShownOn {
     }
   };
   piece.layers.forEach(visit);
-  return { needed: fittedIn(needed, MOST_DRAWN), panels };
+  return { needed: fittedIn(needed, MOST_DRAWN), panels, lamps };
 }
 
 /** The same, halved as often as it takes for all of it to have room. */

@@ -41,7 +41,7 @@ function tintOf({ element, shows }: PanelLamp, numbers: Float32Array | undefined
 
 /** What the panels of a frame show, for the drawings that show it. */
 export class Screens {
-  private shown: ShownOn = { needed: new Map(), panels: new Map() };
+  private shown: ShownOn = { needed: new Map(), panels: new Map(), lamps: new Map() };
   /** the mean colours of what lights show that are panels */
   tints: ReadonlyMap<Light, Rgb> = new Map();
 
@@ -50,7 +50,7 @@ export class Screens {
     this.shown = shownOn(piece, request);
     this.tints = new Map(
       lightSlots(piece).flatMap(({ light, shown }): [Light, Rgb][] =>
-        shown ? [[light, tintOf(shown.lamp, this.shown.panels.get(shown.layerId))]] : [],
+        shown ? [[light, tintOf(shown.lamp, this.shown.lamps.get(shown.layerId))]] : [],
       ),
     );
   }
