@@ -71,7 +71,7 @@ export function cameraFigure(
   };
 }
 
-/** Metres along its beam that a light is drawn which aims at nothing. */
+/** The most metres along its beam that a light is drawn. */
 const BEAM = 2;
 
 /** A light as it is seen from outside: its name, where it is, and lines that show what it is, in the world. */

@@ -1,7 +1,6 @@
-import { lightName } from '../../../../core/look/lights/kinds';
+import { lightName, lightOf } from '../../../../core/look/lights/kinds';
 import type { Piece } from '../../../../core/piece/schema';
-import { cross, rotate, scale, add, subtract, type Vec3 } from '../../../../core/space/vector';
-import { evaluateAnimated } from '../../../../core/time/animated';
+import { add, rotate, scale, subtract, type Vec3 } from '../../../../core/space/vector';
 import { cameraPose } from '../../../../core/world/camera';
 import { standingOf } from '../../../../core/world/lights';
 import { token } from '../../../parts/Canvas';
@@ -52,7 +51,7 @@ function line(c: CanvasRenderingContext2D, view: TableView, half: Half, a: Vec3,
   c.stroke();
 }
 
-/** A cone, or a box's edges, with the beam before it. */
+/** What a light is, a cone or a box's edges, with the beam before it. */
 function drawShape(
   c: CanvasRenderingContext2D,
   view: TableView,
@@ -70,26 +69,10 @@ function drawShape(
   c.setLineDash([2, 3]);
   line(c, view, half, place, goal);
   c.setLineDash([]);
-  if (light.kind === 'spot') {
-    const spread = Math.tan((evaluateAnimated(light.cone, phase) * Math.PI) / 360) * Math.hypot(...way);
-    // the edges that are seen from here: across the way, and across the line of sight
-    const sight: Vec3 = half === 'plan' ? [0, 1, 0] : view.frame.towards;
-    const across = cross(way, sight);
-    const long = Math.hypot(...across);
-    if (long > 1e-4)
-      for (const side of [-1, 1]) line(c, view, half, place, add(goal, scale(across, (side * spread) / long)));
-  }
-  if (light.kind === 'softBox') {
-    const [w, h] = [evaluateAnimated(light.wide, phase) / 2, evaluateAnimated(light.high, phase) / 2];
-    const corners = [
-      [-w, -h],
-      [w, -h],
-      [w, h],
-      [-w, h],
-    ].map(([x, y]) => add(place, rotate(rotation, [x, y, 0])));
-    c.lineWidth = 2;
-    c.globalAlpha = 1;
-    corners.forEach((corner, i) => line(c, view, half, corner, corners[(i + 1) % 4]));
+  const figure = lightOf(light.kind).figure?.(light, phase, Math.hypot(...way)) ?? [];
+  for (const own of figure) {
+    const shown = own.map((p) => add(place, rotate(rotation, p)));
+    for (let i = 1; i < shown.length; i++) line(c, view, half, shown[i - 1], shown[i]);
   }
   c.globalAlpha = 1;
 }
