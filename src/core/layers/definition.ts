@@ -100,6 +100,8 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   takesFile?(layer: L, kind: FileKind, file: FileRef): L | null;
   /** what is amiss with it that is no error, in sentences */
   remarks?(layer: L): string[];
+  /** it mirrors what stands on it, where it lies in a plane */
+  mirrors?(layer: L): boolean;
   /** it hangs on the camera, and moves with it wherever it goes */
   rides?(layer: L): boolean;
   /** where it keeps to within the frame: the share of the shorter side that it leaves free at the borders */

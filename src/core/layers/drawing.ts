@@ -163,6 +163,8 @@ export interface DrawingLook {
   /** the way out from an edge that bodies are cut off at, of length 1: what is less far along it than an element's `cut` is not there */
   cut?: Vec3 | null;
   ripple?: Ripple | null;
+  /** all of it lies in a plane, across its elements' own upright */
+  even?: boolean;
   sky?: Sky | null;
   /** how panels show their pictures, as drawings/bodies/panel.glsl reads it */
   panel?: PanelLook | null;

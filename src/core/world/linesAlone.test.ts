@@ -4,6 +4,7 @@ import { newLayer, type Layer } from '../layers/kinds';
 import { PieceSchema } from '../piece/schema';
 import { cameraPose } from './camera';
 import { linesAlone } from './linesAlone';
+import { mirrorsOf } from './mirrors';
 
 describe('the lines of a piece alone', () => {
   it('leaves the lines of bodies, grounds and walls, white, what hides them, and nothing that shines', () => {
@@ -25,6 +26,12 @@ describe('the lines of a piece alone', () => {
     expect(left.find(({ kind }) => kind === 'tunnel')).toMatchObject({ hidden: false, light: 0 });
     expect(look).toMatchObject({ background: '#000000', lights: [], mist: 'none' });
     expect(look.effects.map(({ kind }) => kind)).toEqual(['tone']);
+  });
+
+  it('is without the images of lines', () => {
+    const lake = pieceOf({ kind: 'ground', surface: 'water', mirrors: 'all' });
+    expect(mirrorsOf(lake)).toHaveLength(1);
+    expect(mirrorsOf(linesAlone(lake))).toEqual([]);
   });
 
   it('is a piece that can be kept, and flown as before', () => {

@@ -26,7 +26,9 @@ function ofLines(layer: Layer): Layer {
   const solid = 'matter' in layer ? { matter: newMatter('plain') } : {};
   // what is added as light beside it, as the wires of a tunnel
   const shines = 'light' in layer && !definitionOf(layer.kind).bodies?.(layer) ? { light: 0 } : {};
-  return { ...layer, ...solid, ...shines, ...Object.fromEntries(fields) } as Layer;
+  // an image of a line is none
+  const mirrors = 'mirrors' in layer ? { mirrors: 'sky' } : {};
+  return { ...layer, ...solid, ...shines, ...mirrors, ...Object.fromEntries(fields) } as Layer;
 }
 
 /**

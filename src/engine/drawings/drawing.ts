@@ -13,8 +13,23 @@ import type { Sorting } from '../seen/sorter';
 /** Everything there is, as one part of a layer. */
 export const WHOLE: readonly Part[] = [{ from: 0, to: 1, first: 0, count: Infinity }];
 
-/** Moments from this number on are those of a layer as a light sees it: so many for each of its views. */
+/** A layer has so many moments for everything that looks at it: the camera, then mirrors, then the views of lights. */
 export const VIEW_MOMENTS = 64;
+/** Mirrors there may be. */
+export const MOST_MIRRORS = 3;
+/** Moments before this number are seen as the camera sees them, by it or in a mirror; the others by lights. */
+export const SEEN_MOMENTS = VIEW_MOMENTS * (1 + MOST_MIRRORS);
+
+/** A moment of a layer as a mirror sees it. */
+export const inMirror = (moment: Moment, mirror: number): Moment => ({
+  ...moment,
+  index: moment.index + VIEW_MOMENTS * (mirror + 1),
+});
+/** A moment of a layer as a view of a light sees it. */
+export const inView = (moment: Moment, view: number): Moment => ({
+  ...moment,
+  index: moment.index + SEEN_MOMENTS + VIEW_MOMENTS * view,
+});
 
 /** What a drawing may use for as long as it lives. */
 export interface DrawingMeans {
@@ -65,10 +80,18 @@ export interface MatterDrawn extends DrawnBase {
   draw(at: readonly VisiblePart[], target: THREE.WebGLRenderTarget): void;
   /** Draws the lines along it, when all matter is drawn; of the moment that it shows. */
   drawLines?(target: THREE.WebGLRenderTarget): void;
+  /** Takes what it mirrors in a pass, a picture of it and the plane in the view; null where there is none. */
+  mirror?(picture: MirrorPicture | null, plane: THREE.Vector4): void;
   /** it is seen through: drawn when all else of a pass is lit */
   readonly seenThrough?: boolean;
   /** Draws its back, where what is seen through it comes out. */
   drawBacks?(at: readonly VisiblePart[], target: THREE.WebGLRenderTarget): void;
+}
+
+/** What a mirror shows in a pass, with all levels: light and how far anything is there; one over its depth and the same. */
+export interface MirrorPicture {
+  lit: THREE.WebGLRenderTarget;
+  near: THREE.WebGLRenderTarget;
 }
 
 /** Where light of one pass is drawn, by the size of its blur. */

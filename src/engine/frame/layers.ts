@@ -17,6 +17,7 @@ import { visibleParts, type VisiblePart } from './visible';
 interface Shown<D extends Drawn> {
   drawn: D;
   moment: Moment;
+  frame: LayerFrame;
   at: readonly VisiblePart[];
 }
 /** Something that keeps light off what is behind it. */
@@ -121,12 +122,17 @@ export class HeldLayers {
   }
 }
 
-const jobsOf = (shown: readonly (ShownMatter | ShownLight)[]): SortJob[] =>
-  shown.flatMap(({ drawn, moment, at }) =>
-    [drawn.sorting, drawn.lineSorting].flatMap((sorting) =>
-      sorting ? [{ sorting, moment: moment.index, at, show: () => drawn.show(moment, 0.5) }] : [],
-    ),
-  );
+/** What has to be sorted of what is shown. @param look makes the view that of what looks at it, where it is not the camera's */
+export const jobsOf = (shown: readonly (ShownMatter | ShownLight)[], look?: () => void): SortJob[] =>
+  shown.flatMap(({ drawn, moment, at }) => {
+    const show = (): void => {
+      look?.();
+      drawn.show(moment, 0.5);
+    };
+    return [drawn.sorting, drawn.lineSorting].flatMap((sorting) =>
+      sorting ? [{ sorting, moment: moment.index, at, show }] : [],
+    );
+  });
 
 /** Particles under this number take no time worth having. */
 const MANY = 2000;
@@ -147,13 +153,13 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot, air: boo
         if (!within(drawn.shown, now, frames) || (drawn.momentary && index > 0)) continue;
         if (drawn.stage === 'behind') behind ??= drawn;
         else if (drawn.stage === 'matter') {
-          (drawn.seenThrough ? glass : matter).push({ drawn, moment, at: parts });
+          (drawn.seenThrough ? glass : matter).push({ drawn, moment, frame, at: parts });
           if (frame.casts && drawn.casts) {
             const keyOf = (phases: readonly number[]): string | null =>
               drawn.unsettled ? null : stateKey(frame, all.indexOf(drawn), moment, phases);
             casters.push({ drawn, moment, frame, keyOf });
           }
-        } else light.push({ drawn, moment, at: parts });
+        } else light.push({ drawn, moment, frame, at: parts });
       }
     });
   }

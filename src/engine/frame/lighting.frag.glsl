@@ -1,7 +1,8 @@
 // The light of one pass, from what it keeps of the matter it sees (matter/surface.glsl): each pixel is lit once, fades into the air,
 // and counts by the share of the pass. Three programs, each drawn over the tiles in which there is something for it, because
 // without a graphics card both sides of a condition are worked out for every pixel. By MARK: 0 what is behind everything, two
-// colours from the middle of the picture to its corners; 1 a sky instead; 2 plain matter; 3 matter whose light is known.
+// colours from the middle of the picture to its corners; 1 a sky instead; 2 plain matter; 3 matter whose light is known. In a mirror
+// (MIRROR) air counts from the mirror on.
 // Needs frame/view.glsl, frame/pixel.glsl, air/veil.glsl and matter/shine.glsl with all that that needs.
 uniform sampler2D uMatter;
 uniform sampler2D uMatterColour;
@@ -42,6 +43,15 @@ float asBlurred(float depth, float soft) {
   return uFlat > 0.0 ? max(0.01, uFocus - px * uFlat * uFlat / each) : uFocus / (1.0 + px * uFocus / each);
 }
 
+#ifdef MIRROR
+// depth at which the line of sight enters what the mirror shows
+float mirrorDepth() {
+  vec3 from = placeAt(vUv, 0.0);
+  vec3 each = placeAt(vUv, 1.0) - from;
+  return clamp(-(dot(uMirror.xyz, from) + uMirror.w) / max(dot(uMirror.xyz, each), 1e-6), 0.0, uAir.z);
+}
+#endif
+
 void main() {
   ivec2 px = ivec2(gl_FragCoord.xy);
   vec4 surface = texelFetch(uMatter, px, 0);
@@ -75,6 +85,12 @@ void main() {
 #else
   vec3 light = colour.rgb;
 #endif
+#ifdef MIRROR
+  float since = mirrorDepth();
+  float clear = clearAir(depth) / clearAir(since) * presence(depth);
+  outLight = vec4(veiledFrom(mix(uFogColour, light, clear), since, depth), 1.0);
+#else
   outLight = vec4(veiled(mix(uFogColour, light, clearAir(depth) * presence(depth)), depth) * uShare, uKeepDepth * asBlurred(depth, manner.w) * (1.0 - 2.0 * partly));
+#endif
 #endif
 }

@@ -1,6 +1,9 @@
 // The line of sight of a pixel in one pass. Needs frame/view.glsl.
+#ifndef HAS_LENS
+#define HAS_LENS
 uniform vec2 uLens;
 uniform vec2 uJitter;
+#endif
 
 // where in the view what a pixel shows at a depth is, seen from this pass's point of the lens
 vec3 placeAt(vec2 uv, float d) {

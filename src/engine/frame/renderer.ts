@@ -12,6 +12,7 @@ import type { Gpu } from '../gl/gpu';
 import { Quad, Stage } from '../gl/quad';
 import { Shadows } from '../shadows/shadows';
 import { Panoramas } from '../lights/panorama/textures';
+import { Mirrors } from '../mirror/mirrors';
 import { Slides } from '../lights/slides';
 import { Screens } from '../screens/screens';
 import { HeldLayers, type ShownLayers } from './layers';
@@ -49,6 +50,7 @@ export class Renderer {
   private readonly layers: HeldLayers;
   private readonly sum: Sum;
   private readonly shadows: Shadows;
+  private readonly mirrors: Mirrors;
   private readonly effects: EffectComposer;
   private readonly picture: ShownPicture;
   private targets: Targets | null = null;
@@ -73,6 +75,7 @@ export class Renderer {
     this.layers = new HeldLayers({ gpu, view: this.view, screens: this.screens });
     this.sum = new Sum(gpu, this.view);
     this.shadows = new Shadows(gpu, this.view);
+    this.mirrors = new Mirrors(gpu, this.view, this.sum);
     this.effects = new EffectComposer(gpu);
     this.picture = new ShownPicture(gpu);
   }
@@ -159,6 +162,7 @@ export class Renderer {
     this.shadows.begin(piece, shot, request, shown.casters, shown.things);
     clearSky(view);
     shown.behind?.surround();
+    this.mirrors.begin(piece, shot, shown);
     this.sum.clear(targets);
     return { piece, shot, shown, targets, used: LEVELS.map(() => false) };
   }
@@ -169,6 +173,7 @@ export class Renderer {
     const { t } = pass.lens;
     if (shown.solid) {
       this.shadows.draw(pass);
+      this.mirrors.draw(piece, shot, pass, targets);
       this.sum.begin(targets);
       for (const { drawn, moment, at } of shown.matter) {
         drawn.show(moment, t);
@@ -244,6 +249,7 @@ export class Renderer {
     this.layers.dispose();
     this.sum.dispose();
     this.shadows.dispose();
+    this.mirrors.dispose();
     this.panoramas.dispose();
     this.slides.dispose();
     this.targets?.dispose();

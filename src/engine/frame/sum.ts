@@ -1,38 +1,26 @@
 import * as THREE from 'three';
 import { colourAt } from '../../core/colour/animated';
 import type { Piece } from '../../core/piece/schema';
-import { LitAir, VEIL } from '../air/air';
+import { LitAir } from '../air/air';
 import { Stars } from '../drawings/dome/stars';
 import type { Gpu } from '../gl/gpu';
-import { ADDITIVE, bareGeometry, fullscreenMaterial, rawMaterial } from '../gl/quad';
+import { fullscreenMaterial } from '../gl/quad';
 import { GlassStage } from '../glass/glass';
 import { FewPassLens } from '../lens/lens';
-import type { LitRow } from '../lights/program';
-import { LitProgram, shadingSource, skySources } from '../matter/program';
-import tilesFragment from './tiles.frag.glsl?raw';
-import tilesVertex from './tiles.vert.glsl?raw';
-import lightingFragment from './lighting.frag.glsl?raw';
+import { Lighting } from './lighting';
 import resolveFragment from './resolve.frag.glsl?raw';
-import { TILE, type Targets } from './targets';
+import type { Targets } from './targets';
 import type { Shot } from './shot';
 import type { Pass, View } from './view';
 import type { ShownMatter } from './layers';
-import viewSource from './view.glsl?raw';
 
 /** Depth in metres where there is no matter. */
 const NOWHERE = 1e9;
 
-/** What a pixel may need: what is behind everything, which may be a sky; plain matter lit; matter whose light is known. */
-const MARKS = { behind: 0, sky: 1, plain: 2, shone: 3 };
-type Mark = keyof typeof MARKS;
-
 /** The full-screen steps of a frame that begin a pass, light it into the frame, and bring the frame's targets together. */
 export class Sum {
   private readonly background = { uCentre: { value: new THREE.Vector3() }, uEdge: { value: new THREE.Vector3() } };
-  private readonly marks = { uTileMarks: { value: null as THREE.Texture | null } };
-  private readonly mesh = new THREE.Mesh(bareGeometry(0));
-  private readonly tiles: THREE.RawShaderMaterial;
-  private readonly lighting: Record<Mark, LitProgram>;
+  private readonly lighting: Lighting;
   private readonly stars: Stars;
   private readonly lens: FewPassLens;
   private readonly glass: GlassStage;
@@ -43,26 +31,7 @@ export class Sum {
     private readonly gpu: Gpu,
     private readonly view: View,
   ) {
-    const uniforms = { ...view, ...this.background, ...this.marks };
-    const tile = `#define TILE ${TILE}\n`;
-    this.tiles = fullscreenMaterial(tile + tilesFragment, uniforms);
-    const lighting = (mark: Mark): LitProgram => {
-      const head = `${tile}#define MARK ${MARKS[mark]}\n`;
-      const source = (lights: readonly LitRow[], coated: boolean): string =>
-        head +
-        (coated ? '#define COATED\n' : '') +
-        viewSource +
-        VEIL +
-        (mark === 'plain' ? shadingSource(lights) : skySources) +
-        lightingFragment;
-      return new LitProgram(rawMaterial(head + tilesVertex, source([], false), uniforms, ADDITIVE), source);
-    };
-    this.lighting = {
-      behind: lighting('behind'),
-      sky: lighting('sky'),
-      plain: lighting('plain'),
-      shone: lighting('shone'),
-    };
+    this.lighting = new Lighting(gpu, view, this.background, false);
     this.stars = new Stars(gpu, view);
     this.lens = new FewPassLens(gpu, view);
     this.glass = new GlassStage(gpu, view);
@@ -84,7 +53,7 @@ export class Sum {
     const { look } = piece;
     this.background.uCentre.value.set(...colourAt(look.background, phase));
     this.background.uEdge.value.set(...colourAt(look.backgroundEdge, phase));
-    this.lighting.plain.light(piece);
+    this.lighting.light(piece);
     this.air.light(piece);
   }
 
@@ -110,12 +79,13 @@ export class Sum {
 
   /** Lights the matter of a pass, and adds that to the frame; from then on it hides the light that is drawn behind it. */
   addMatter(
-    { matter, tileMarks, levels }: Targets,
+    targets: Targets,
     shot: Shot,
     { total: passes, lens: { t } }: Pass,
     seenThrough: readonly ShownMatter[],
   ): void {
-    const { view, mesh, gpu } = this;
+    const { view } = this;
+    const { matter, levels } = targets;
     const through = this.lens.begin(shot, passes);
     const beneath = seenThrough.length > 0 ? this.glass.begin() : null;
     const to = beneath ?? through ?? levels[0];
@@ -124,17 +94,8 @@ export class Sum {
     if (beneath) this.empty(beneath);
     view.uShare.value = whole ? 1 : 1 / passes;
     view.uKeepDepth.value = whole ? 1 : 0;
-    [view.uMatter.value, view.uMatterColour.value, view.uMatterManner.value] = matter.textures;
-    gpu.quad.draw(gpu.renderer, this.tiles, tileMarks);
-    this.marks.uTileMarks.value = tileMarks.texture;
-    mesh.geometry.setDrawRange(0, tileMarks.width * tileMarks.height * 6);
-    const sky = view.uSky.value.x > 0;
-    for (const mark of [sky ? 'sky' : 'behind', 'plain', 'shone'] as const) {
-      mesh.material = this.lighting[mark].material;
-      gpu.stage.draw(gpu.renderer, mesh, to);
-    }
-    this.marks.uTileMarks.value = null;
-    if (sky && view.uStars.value.x > 0) this.stars.draw(to);
+    this.lighting.draw(targets, to);
+    if (view.uSky.value.x > 0 && view.uStars.value.x > 0) this.stars.draw(to);
     if (beneath) this.glass.end(seenThrough, t, through ?? levels[0], through ? 1 : 1 / passes, through !== null);
     if (beneath) {
       // what is added as light is seen through glass
@@ -164,8 +125,7 @@ export class Sum {
   }
 
   dispose(): void {
-    for (const { material } of Object.values(this.lighting)) material.dispose();
-    this.tiles.dispose();
+    this.lighting.dispose();
     this.resolve.dispose();
     this.stars.dispose();
     this.lens.dispose();

@@ -5,6 +5,7 @@ uniform float uApertureHalf; // radius of the aperture in metres
 uniform float uFocus;        // metres
 uniform float uFlat;         // without perspective the distance at which the lens would see as much; 0 with it
 uniform vec4 uAir;           // fog start, fog distance, far reach, near fade; metres
+uniform vec4 uMirror;        // in a mirror the plane of that in the view: what lies behind it is not there; else 0
 
 // what metres at depth d are divided by on their way to the picture
 float over(float d) { return uFlat > 0.0 ? uFlat : d; }
@@ -12,14 +13,24 @@ float over(float d) { return uFlat > 0.0 ? uFlat : d; }
 // signed radius of the blur in pixels at depth d; positive beyond the focus (laws §7)
 float blurPx(float d) { return uApertureHalf * uPixelFocal * (d - uFocus) / (over(d) * over(uFocus)); }
 
+// Depth of a place of the view and what it is divided by, of a picture in a mirror: the mirror is its near side (Lengyel, "Oblique View
+// Frustum Depth Projection and Clipping", Journal of Game Development 1(2), 2005). Along a line of sight it rises as depth does,
+// for the eye is behind the mirror.
+vec2 behindMirror(vec3 v) {
+  float over_ = uFlat > 0.0 ? 1.0 : -v.z;
+  return vec2(dot(uMirror.xyz, v) + uMirror.w - over_, over_);
+}
+
 // A view-space point through a point of the lens off the axis, which shears the view about the plane of focus; jitter is a
 // sub-pixel offset in pixels.
 vec4 throughLens(vec3 v, vec2 lens, vec2 jitter) {
-  float d = -v.z;
+  // what lies in the eye's own plane is seen nowhere, but what it is a corner of may be
+  float d = v.z == 0.0 ? 1e-6 : -v.z;
   vec2 xy = v.xy + lens * ((d - uFocus) / over(uFocus));
   vec2 at = 2.0 * (xy * (uPixelFocal / over(d)) + jitter) / uPicture;
   float near = 0.03;
   float far = max(uAir.z, 1.0);
+  if (uMirror.w != 0.0) return vec4(uFlat > 0.0 ? at : at * d, behindMirror(v));
   if (uFlat > 0.0) return vec4(at, (2.0 * d - far - near) / (far - near), 1.0);
   return vec4(at * d, ((far + near) * d - 2.0 * far * near) / (far - near), d);
 }

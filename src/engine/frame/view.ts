@@ -49,6 +49,7 @@ export const makeView = () => ({
   uLens: { value: new THREE.Vector2() },
   uLensAt: { value: new THREE.Vector2() },
   uJitter: { value: new THREE.Vector2() },
+  uMirror: { value: new THREE.Vector4(0, 0, 0, 0) },
   uMatter: { value: null as THREE.Texture | null },
   uMatterColour: { value: null as THREE.Texture | null },
   uMatterManner: { value: null as THREE.Texture | null },
@@ -61,6 +62,22 @@ export const makeView = () => ({
   uLevel: { value: 1 },
 });
 export type View = ReturnType<typeof makeView>;
+
+/** What a view of the camera has of its own, and one from a light or of a mirror. */
+const OWN = [
+  ...(['uPicture', 'uPixelFocal', 'uApertureHalf', 'uFocus', 'uFlat', 'uAir', 'uAperture', 'uErrorPx'] as const),
+  ...(['uViewOpen', 'uViewMid', 'uViewClose', 'uView', 'uLens', 'uLensAt', 'uJitter', 'uMirror'] as const),
+];
+
+type Value = number | THREE.Vector2 | THREE.Vector4 | THREE.Matrix4;
+
+const copied = (value: Value): Value => (typeof value === 'number' ? value : value.clone());
+
+/** The camera's own values of a view, to be given back. */
+export function keepCamera(view: View): () => void {
+  const kept = OWN.map((name) => copied(view[name].value));
+  return () => OWN.forEach((name, i) => ((view[name] as { value: Value }).value = kept[i]));
+}
 
 /** Sets what is the same in all passes of a frame. */
 export function setFrame(

@@ -10,7 +10,7 @@ import type { Drawn, DrawingMeans } from '../drawings/drawing';
 import { drawn, isTurned } from '../drawings/kinds';
 import type { World } from '../../core/elements/world';
 import { Covered, coverOf } from '../matter/pattern/covered';
-import type { Made } from '../matter/program';
+import { canMirror, type Made } from '../matter/program';
 import { ElementPass } from './elements';
 import type { LayerFrame, Moment, Phases } from './frame';
 import { fillGradient, gradientTexture } from './gradient';
@@ -37,6 +37,7 @@ function madeOf(layer: Layer, world: World): Made {
     cover: coverOf(pattern),
     lines: drawn?.drawn ?? 'none',
     alone: drawn?.over === 'nothing',
+    mirrors: canMirror(matter.kind) && definitionOf(layer.kind).mirrors?.(layer) === true,
   };
 }
 

@@ -38,7 +38,7 @@ Body bodyAt(vec3 n, vec3 v, vec3 base, vec3 own, float mark, vec3 place) {
 
 // soft: metres that its blur is wider than the lens makes it; less than 0: it is sharp wherever it is
 void keep(Matter m, vec3 n, float depth, bool partly, float soft) {
-#ifdef SHINES
+#if defined(SHINES) || defined(MIRRORED)
   keepShone(m.colour, depth, partly, soft);
 #elif defined(OWN_LIGHT)
   keepShone(m.colour * m.glow, depth, partly, soft);
@@ -54,3 +54,18 @@ void keep(Matter m, vec3 n, float depth, bool partly, float soft) {
 #endif
 }
 void keep(Matter m, vec3 n, float depth, bool partly) { keep(m, n, depth, partly, 0.0); }
+
+#if defined(MIRRORED) && !defined(SHINES)
+// what is lit later otherwise, lit now, for its program knows what it mirrors
+vec3 litNow(Body b, Matter m) {
+  vec3 f0 = mix(vec3(0.04), m.colour, m.metal);
+  vec3 diffuse = m.colour * (1.0 - m.metal);
+#ifdef COATED
+  vec2 coat = coatOf();
+  vec3 light = shineCoated(b.n, b.v, f0, diffuse, m.metal, m.rough, b.place, 2.0 - uTakes, coat.x, coat.y);
+#else
+  vec3 light = shine(b.n, b.v, f0, diffuse, m.metal, m.rough, 1.0, b.place, 2.0 - uTakes);
+#endif
+  return light + m.colour * m.glow;
+}
+#endif

@@ -38,6 +38,9 @@ export const isOpaque = (kind: MatterKind): boolean => PROGRAMS[kind].opaque;
 /** Whether what is made of a kind of matter is seen through. */
 export const isSeenThrough = (kind: MatterKind): boolean => (PROGRAMS[kind] as MatterProgram).behind === true;
 
+/** Whether what is made of a kind of matter can mirror what is near: all does that gives back light. */
+export const canMirror = (kind: MatterKind): boolean => PROGRAMS[kind].light !== 'own';
+
 /** What a sky is, as programs have it in front that light nothing. */
 export const skySources = joinSources(hashSources) + skySource;
 
@@ -89,6 +92,8 @@ export interface Made {
   /** which lines are drawn along it, and whether they are all that is drawn of it */
   lines: 'none' | 'edges' | 'wire';
   alone: boolean;
+  /** what stands on it is mirrored in it */
+  mirrors: boolean;
 }
 
 /**
@@ -96,23 +101,27 @@ export interface Made {
  * @param besides sources of the core that its own program needs
  */
 export function matterMaterial(
-  { matter, cover, alone }: Made,
+  { matter, cover, alone, mirrors }: Made,
   [vertex, fragment]: readonly [string, string],
   uniforms: Uniforms,
   side: THREE.Side,
   besides: Record<string, string> = {},
 ): { material: THREE.RawShaderMaterial; take: (piece: Piece) => void } {
   const { light, glsl, sources, behind, coats }: MatterProgram = PROGRAMS[matter];
+  // what mirrors what is near is lit where it is drawn, which alone knows that
+  const shines = light === 'worked out' || mirrors;
   const head =
     HEADS[light] +
+    (mirrors ? '#define MIRRORED\n' : '') +
     (coats === true ? '#define COATS\n' : '') +
     coverHead(cover) +
     (behind === true ? '#define BEHIND\n' : '') +
     (alone ? '#define ALONE\n' : '');
   const needed = { ...sources, ...coverSources(cover), ...besides };
-  const source = (lights: readonly LitRow[]): string =>
+  const source = (lights: readonly LitRow[], coated = false): string =>
     head +
-    (light === 'worked out' ? shadingSource(lights, needed) : joinSources(hashSources, needed)) +
+    (mirrors && coated ? '#define COATED\n' : '') +
+    (shines ? shadingSource(lights, needed) : joinSources(hashSources, needed)) +
     surfaceSource +
     viewSource +
     bodySource +
@@ -120,6 +129,6 @@ export function matterMaterial(
     coverSource(cover) +
     fragment;
   const material = rawMaterial(head + vertex, source([]), uniforms, { ...SOLID, side });
-  const lit = light === 'worked out' ? new LitProgram(material, source) : null;
+  const lit = shines ? new LitProgram(material, source) : null;
   return { material, take: (piece) => lit?.light(piece) };
 }

@@ -1,11 +1,20 @@
 // Light that a surface gives back, of all lights. n: unit normal towards the viewer; v: unit direction to the viewer; metal: how much
 // of it is, of which f0 and diffuse are mixed; gloss: what is reflected of what is around is multiplied by; place: in the world;
 // shaded: how far shadows fall on it. Needs matter/brdf.glsl and what lights/program.ts puts together.
+#ifdef MIRRORED
+// what is around and near, mirrored in the direction d at a place: see mirror/mirrored.glsl
+vec3 mirroredFrom(vec3 d, float rough, vec3 place);
+#endif
+
 vec3 shine(vec3 n, vec3 v, vec3 f0, vec3 diffuse, float metal, float rough, float gloss, vec3 place, float shaded) {
   float nv = clamp(dot(n, v), 0.0, 1.0);
   vec3 light = lightOn(Surface(n, v, diffuse, f0, max(rough * rough, 0.003), place, shaded));
   vec3 once = reflected(f0, rough, nv);
+#ifdef MIRRORED
+  light += mirroredFrom(reflect(-v, n), rough, place) * once * gloss;
+#else
   light += lightFrom(reflect(-v, n), rough) * once * gloss;
+#endif
   light += lightFrom(n, 1.0) * diffuse * 0.5;
 #ifdef PANORAMAS
   // what of a panorama is mirrored once, what after several bounces, and what the matt part beneath gives back of the rest
@@ -14,7 +23,9 @@ vec3 shine(vec3 n, vec3 v, vec3 f0, vec3 diffuse, float metal, float rough, floa
   vec3 beneath = bounced(vec3(DULL), dull, all);
   vec3 bare = clamp((f0 - DULL * (1.0 - metal)) / max(metal, 1e-3), 0.0, 1.0);
   vec3 again = mix(beneath, bounced(bare, reflected(bare, rough, nv), all), metal);
+#ifndef MIRRORED
   light += panoramaFrom(reflect(-v, n), rough) * once * gloss;
+#endif
   light += panoramaEven(n) * (again * gloss + (1.0 - dull - beneath) * diffuse);
 #endif
   return light;

@@ -8,13 +8,12 @@ import { hash4 } from '../../core/random/hash';
 import { cornersOf, type Box } from '../../core/space/box';
 import { facing } from '../../core/space/frame';
 import { add, rotate, scale, type Quaternion, type Vec3 } from '../../core/space/vector';
-import { VIEW_MOMENTS } from '../drawings/drawing';
+import { inView } from '../drawings/drawing';
 import type { FrameRequest } from '../frame/request';
 import type { Shot } from '../frame/shot';
-import type { Pass, View } from '../frame/view';
+import { keepCamera, type Pass, type View } from '../frame/view';
 import { visibleParts, type Onlooker } from '../frame/visible';
 import type { Gpu } from '../gl/gpu';
-import type { Moment } from '../layer/frame';
 import type { Caster } from '../frame/layers';
 import { isLitAnywhere } from '../air/air';
 import { Sorter, type SortJob } from '../seen/sorter';
@@ -45,22 +44,6 @@ interface LightView {
   focal: number;
   flat: number;
   far: number;
-}
-
-/** What a view of the camera and one of a light have of their own. */
-const OWN = [
-  ...(['uPicture', 'uPixelFocal', 'uApertureHalf', 'uFocus', 'uFlat', 'uAir', 'uAperture', 'uErrorPx'] as const),
-  ...(['uViewOpen', 'uViewMid', 'uViewClose', 'uView', 'uLens', 'uLensAt', 'uJitter'] as const),
-];
-
-type Value = number | THREE.Vector2 | THREE.Vector4 | THREE.Matrix4;
-
-const copied = (value: Value): Value => (typeof value === 'number' ? value : value.clone());
-
-/** The camera's own values of a view, to be given back. */
-function keepCamera(view: View): () => void {
-  const kept = OWN.map((name) => copied(view[name].value));
-  return () => OWN.forEach((name, i) => ((view[name] as { value: Value }).value = kept[i]));
 }
 
 const worldToLight = (place: Vec3, rotation: Quaternion): THREE.Matrix4 =>
@@ -325,12 +308,6 @@ export class Shadows {
     this.sorter.dispose();
   }
 }
-
-/** A moment of a layer as a light sees it. */
-const inView = (moment: Moment, view: number): Moment => ({
-  ...moment,
-  index: moment.index + VIEW_MOMENTS * (view + 1),
-});
 
 /** Four numbers of a name. */
 const idNumbers = (id: string): [number, number, number, number] => {

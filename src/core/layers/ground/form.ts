@@ -50,6 +50,15 @@ export const GroundForm = form({
     group: shape,
     hint: 'Metres to the right of the route.',
   }),
+  mirrors: choice(
+    'sky',
+    { sky: 'The sky alone', all: 'All that is near' },
+    {
+      label: 'Mirrors',
+      group: shape,
+      hint: 'What stands on it is mirrored where it is flat: water, or land without hills. Every picture is then drawn twice.',
+    },
+  ),
   rows: integer(96, {
     label: 'Detail',
     unit: 'rows per tile',

@@ -80,6 +80,7 @@ export const ground: LayerDefinition<GroundLayer, GroundValues> = {
   surrounds: true,
   solid: true,
   ground: groundAt,
+  mirrors: (layer) => layer.mirrors === 'all' && (layer.surface === 'water' || layer.relief === 0),
   sketch: () => ({ as: 'lines' }),
   tiled: () => true,
   turnStep: () => 1,
@@ -115,6 +116,7 @@ export const ground: LayerDefinition<GroundLayer, GroundValues> = {
     sprite: 0,
     ripple:
       layer.surface === 'water' ? { strength: layer.ripple, size: layer.rippleSize, cycles: layer.rippleCycles } : null,
+    even: layer.surface === 'water' || (layer.relief === 0 && layer.treatments.length === 0),
   }),
   gradient: (layer) => layer.gradient,
   light: () => 1,

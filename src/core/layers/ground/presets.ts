@@ -22,9 +22,20 @@ export const presets: readonly Preset<GroundLayer>[] = [
     label: 'Still water',
     fields: {
       surface: 'water',
+      mirrors: 'all',
       above: -1.1,
       matter: newMatter('plain', { rough: 0.06, metal: 0.85 }),
       gradient: ramp('#5f7480'),
+    },
+  },
+  {
+    label: 'Polished floor',
+    fields: {
+      relief: 0,
+      rows: 2,
+      mirrors: 'all',
+      matter: newMatter('plain', { rough: 0.22 }),
+      gradient: ramp('#0e1013'),
     },
   },
   {

@@ -11,7 +11,7 @@ import { fillAttribute } from '../../gl/fill';
 import { rawMaterial } from '../../gl/quad';
 import { Feed } from '../../layer/feed';
 import { vertexProgram } from '../../layer/program';
-import { VIEW_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
+import { SEEN_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
 import { coverVertex } from '../../matter/pattern/program';
 import surfaceSource from '../../matter/surface.glsl?raw';
 import { SOLID, hidingMaterial, isOpaque, isSeenThrough, matterMaterial } from '../../matter/program';
@@ -142,13 +142,13 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         first,
         count,
         take(moment, { pairs, starts }) {
-          const as = moment < VIEW_MOMENTS || pictured ? details : outlines();
+          const as = moment < SEEN_MOMENTS || pictured ? details : outlines();
           const geometries = (seen[moment] ??= materials.flatMap(() => geometriesOf(mesh, as)));
           geometries.forEach((geometry, k) => {
             fillAttribute(geometry, 'aElement', pairs.subarray(2 * starts[k], 2 * starts[k + 1]), 2);
             geometry.instanceCount = starts[k + 1] - starts[k];
           });
-          if (!lines || moment >= VIEW_MOMENTS) return;
+          if (!lines || moment >= SEEN_MOMENTS) return;
           lines.of(moment, geometries.length).forEach((geometry, k) => {
             fillAttribute(geometry, 'aElement', pairs.subarray(2 * starts[k], 2 * starts[k + 1]), 2);
             geometry.instanceCount = starts[k + 1] - starts[k];
@@ -174,7 +174,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
           if (geometry.instanceCount === 0) continue;
           object.geometry = geometry;
           const entire = k < details.length;
-          object.material = entire && hiding && now >= VIEW_MOMENTS ? hiding : materials[entire ? 0 : 1].material;
+          object.material = entire && hiding && now >= SEEN_MOMENTS ? hiding : materials[entire ? 0 : 1].material;
           gpu.stage.draw(gpu.renderer, object, target);
         }
       },

@@ -71,5 +71,9 @@ void drawStrip(vec3 v[2], vec3 own[2], ivec3 period, float key, vec2 corner, flo
   float closer = max(d - inside - (bulge > 0.0 ? min(sqrt(bulge * inside), 0.25 * bulge) : 2.0 * inside) - 0.002 * d, 0.031);
   float far_ = max(uAir.z, 1.0);
   float z = uFlat > 0.0 ? (2.0 * closer - far_ - 0.03) / (far_ - 0.03) : ((far_ + 0.03) * closer - 2.0 * far_ * 0.03) / ((far_ - 0.03) * closer);
+  if (uMirror.w != 0.0) {
+    vec2 way = behindMirror(uFlat > 0.0 ? vec3(v[end].xy, -closer) : v[end] * (closer / d));
+    z = way.x / way.y;
+  }
   gl_Position = vec4(2.0 * px / uPicture, z, 1.0);
 }

@@ -9,6 +9,7 @@ in vec3 vWorld;
 uniform sampler2D uMatter; // depth in metres of what is solid
 #endif
 uniform vec3 uRipple;    // strength (0: none), crests per metre across, whole cycles per lap
+uniform bool uEven;          // all of it lies in a plane
 uniform vec2 uRippleTile;   // metres of a tile, and crests along it, a whole number
 
 // derivative of crossing waves, each of which comes and goes with a wave of half as many crests. Along the tile whole numbers of them
@@ -32,8 +33,8 @@ vec2 ripples(vec2 p) {
 }
 
 void main() {
-  // water is even, so what a pixel shows of it is known better than by what lies between vertices, of which some are near the eye's own plane
-  vec3 seen = uRipple.x > 0.0 ? meets(gl_FragCoord.xy / uPicture, mat3(uView) * normalize(vNormal), vView) : vView;
+  // of what is even a pixel's place is known better than by what lies between vertices, of which some are near the eye's own plane
+  vec3 seen = uEven ? meets(gl_FragCoord.xy / uPicture, mat3(uView) * normalize(vNormal), vView) : vView;
   float depth = -seen.z;
 #ifdef BEHIND
   if (depth >= texelFetch(uMatter, ivec2(gl_FragCoord.xy), 0).a) discard;
@@ -46,5 +47,9 @@ void main() {
   if (dot(n, v) < 0.0) n = -n;
   vec3 world = transpose(mat3(uView)) * (seen - uView[3].xyz);
   Body b = bodyAt(n, v, vLook * uLight, own, 0.0, world);
-  keep(matterOf(b), b.n, depth, false);
+  Matter m = matterOf(b);
+#if defined(MIRRORED) && !defined(SHINES)
+  m.colour = litNow(b, m);
+#endif
+  keep(m, b.n, depth, false);
 }

@@ -1,14 +1,16 @@
 import * as THREE from 'three';
 import type { DrawingOf } from '../../../core/layers/drawing';
 import { sources as turnSources } from '../../../core/noise/turn.gen';
+import { MIST } from '../../air/air';
 import pixelSource from '../../frame/pixel.glsl?raw';
 import viewSource from '../../frame/view.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
+import mirroredSource from '../../mirror/mirrored.glsl?raw';
 import { coverVertex } from '../../matter/pattern/program';
 import { hidingMaterial, isSeenThrough, matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram, type Seen } from '../../seen/sorter';
-import { VIEW_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
+import { SEEN_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
 import { GridLines, LINE_CLASSES, maySources, strokesIn } from '../ink/gridLines';
 import { bodyUniforms, setMatter, showLit } from '../uniforms';
 import blocksSource from './blocks.glsl?raw';
@@ -50,17 +52,24 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
     const own = {
       ...bodyUniforms(),
       uRipple: { value: new THREE.Vector3() },
+      uEven: { value: false },
       uRippleTile: { value: new THREE.Vector2(1, 1) },
       uStrokeTile: { value: 1 },
       uSheet: { value: [across, along, blocks[0]] },
+      uMirrored: { value: null as THREE.Texture | null },
+      uMirrorNear: { value: null as THREE.Texture | null },
+      uMirrorPlane: { value: new THREE.Vector4(0, 0, 0, 0) },
     };
     const uniforms = { ...view, ...own, ...covered.uniforms };
     const { material, take } = matterMaterial(
       made,
-      [viewSource + BLOCKS + uprightSource + coverVertex(made.cover) + vertex, pixelSource + fragment],
+      [
+        viewSource + BLOCKS + uprightSource + coverVertex(made.cover) + vertex,
+        pixelSource + (made.mirrors ? MIST.glsl + mirroredSource : '') + fragment,
+      ],
       uniforms,
       THREE.DoubleSide,
-      turnSources,
+      made.mirrors ? { ...turnSources, ...MIST.sources } : turnSources,
     );
     const hiding = hidingMaterial(viewSource + BLOCKS + uprightSource + vertex, uniforms, THREE.DoubleSide);
     const program = new SortProgram(viewSource + BLOCKS + sidesSource + sortSource, uniforms, null);
@@ -101,11 +110,17 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
           },
           drawLines: (target: THREE.WebGLRenderTarget) => lines.draw(now, target),
         }),
+      mirror(picture, plane) {
+        own.uMirrored.value = picture?.lit.texture ?? null;
+        own.uMirrorNear.value = picture?.near.texture ?? null;
+        own.uMirrorPlane.value.copy(plane);
+      },
       update(frame) {
         const { look, piece } = frame;
         const { strength = 0, size = 1, cycles = 0 } = look.ripple ?? {};
         own.uRipple.value.set(strength, 1 / size, cycles);
         own.uRippleTile.value.set(piece.tile, Math.max(1, Math.round(piece.tile / size)));
+        own.uEven.value = look.even === true;
         own.uTile.value = piece.tile;
         if (look.lines) own.uStrokeTile.value = strokesIn(piece.tile, look.lines.strokes);
         setMatter(own, frame);
@@ -119,7 +134,7 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
         for (const geometry of seen[now]) {
           if (geometry.instanceCount === 0) continue;
           object.geometry = geometry;
-          object.material = now < VIEW_MOMENTS ? material : hiding;
+          object.material = now < SEEN_MOMENTS ? material : hiding;
           gpu.stage.draw(gpu.renderer, object, target);
         }
       },

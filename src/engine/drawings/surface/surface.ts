@@ -6,7 +6,7 @@ import { coverVertex } from '../../matter/pattern/program';
 import { hidingMaterial, isSeenThrough, matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram } from '../../seen/sorter';
-import { VIEW_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
+import { SEEN_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
 import { GridLines, LINE_CLASSES, maySources, strokesIn } from '../ink/gridLines';
 import { bodyUniforms, setMatter, showLit } from '../uniforms';
 import linesVertex from './lines.vert.glsl?raw';
@@ -74,7 +74,7 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
           const count = found.starts[1 + LINE_CLASSES];
           fillAttribute(geometry, 'aQuad', found.pairs.subarray(0, 2 * count), 2);
           geometry.instanceCount = count;
-          if (moment < VIEW_MOMENTS) lines?.take(moment, found, 'aQuad', 1);
+          if (moment < SEEN_MOMENTS) lines?.take(moment, found, 'aQuad', 1);
         },
       },
       update(frame) {
@@ -90,7 +90,7 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
       },
       draw(_at, target) {
         object.geometry = seen[now];
-        object.material = now < VIEW_MOMENTS ? material : hiding;
+        object.material = now < SEEN_MOMENTS ? material : hiding;
         gpu.stage.draw(gpu.renderer, object, target);
       },
       ...(lines && { drawLines: (target: THREE.WebGLRenderTarget) => lines.draw(now, target) }),

@@ -2,8 +2,11 @@
 // (Wyman, "An Approximate Image-Space Approach for Interactive Refraction", SIGGRAPH 2005). Needs frame/view.glsl.
 uniform sampler2D uBehind;     // light of this pass behind all glass, and its depth
 uniform sampler2D uGlassBack;  // back of glass: normal in the world as an octahedron, depth in metres
+#ifndef HAS_LENS
+#define HAS_LENS
 uniform vec2 uLens;
 uniform vec2 uJitter;
+#endif
 
 // the direction of a place of the octahedron
 vec3 backNormal(vec2 p) {
