@@ -51,16 +51,19 @@ export class Grower {
   readonly builder = new MeshBuilder();
   constructor(readonly chance: Chance) {}
 
-  /** A flat strip along a line, widest a third of the way up, coming to a point; folded slightly along its middle. */
-  blade(line: Line, width: number, facing: Vec3): void {
+  /**
+   * A flat strip along a line, widest a third of the way up, coming to a point.
+   * @param fold how far it is lit as if it were folded along its middle; 0 where it is to be lit as it lies
+   */
+  blade(line: Line, width: number, facing: Vec3, fold = 0.35): void {
     const rows = line.map(({ at, way }, i) => {
       const t = i / (line.length - 1);
       const half = width * 0.5 * Math.sin(Math.PI * Math.min(1, 0.18 + t * 0.82)) ** 0.8 * (1 - t * t * 0.15);
       const side = unit(cross(way, facing));
       const normal = unit(cross(side, way));
       return [
-        this.builder.vertex(add(at, side, -half), add(normal, side, -0.35)),
-        this.builder.vertex(add(at, side, half), add(normal, side, 0.35)),
+        this.builder.vertex(add(at, side, -half), add(normal, side, -fold)),
+        this.builder.vertex(add(at, side, half), add(normal, side, fold)),
       ];
     });
     for (let i = 0; i + 1 < rows.length; i++) this.builder.quad(rows[i][0], rows[i][1], rows[i + 1][1], rows[i + 1][0]);

@@ -85,7 +85,7 @@ export function growTree(g: Grower, tree: Tree): Mesh {
       const out = leaning(foot.way, first + k * GOLDEN, 0.9);
       const size = chance.about(tree.leaf, 0.3);
       const leaf = [0, 0.5, 1].map((t) => ({ at: add(foot.at, out, t * size), way: out }));
-      g.blade(leaf, size * tree.wide, unit(cross(out, leaning(out, chance.unit(), 1))));
+      g.blade(leaf, size * tree.wide, unit(cross(out, leaning(out, chance.unit(), 1))), 0);
     }
   };
   limb([0, 0, 0], [0, 1, 0], 1, tree.thick, 0);
