@@ -217,6 +217,28 @@ export async function airRow(page, line, light) {
   line('20 000 boxes at rest, a sun, mist in patches / two spots in clear air', mist / clear, '', ms(mist));
 }
 
+/** What a floor costs that mirrors what stands on it, beside one that mirrors the sky alone. */
+export async function mirrorRow(page, line, light) {
+  const [frames, times] = amount(light);
+  const of = (mirrors) => () => {
+    const json = lit([sun('s1', 0.5)], true);
+    const floor = {
+      id: 'floor',
+      name: 'Floor',
+      kind: 'ground',
+      surface: 'water',
+      above: -4,
+      width: 100,
+      ripple: 0.1,
+      mirrors,
+    };
+    json.piece.layers.push(floor);
+    return pace(page, json, [width, height], 1, frames);
+  };
+  const { sky, all } = await rounds(times, { sky: of('sky'), all: of('all') });
+  line('20 000 boxes turning over water that mirrors them / the sky', all / sky, '≤ 2.0', `${ms(all)}, sky ${ms(sky)}`);
+}
+
 /** A frame in which there is nothing, with two glows. */
 export async function emptyRow(page, line) {
   const glows = [

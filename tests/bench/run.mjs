@@ -13,6 +13,7 @@ import {
   exportRow,
   lensRow,
   lightRow,
+  mirrorRow,
   pointRows,
   rebuildRow,
 } from './drawing.mjs';
@@ -118,6 +119,7 @@ await measured((line) => effectRows(page, line, light));
 if (!light) {
   await measured((line) => lightRow(page, line, light));
   await measured((line) => airRow(page, line, light));
+  await measured((line) => mirrorRow(page, line, light));
   await measured((line) => emptyRow(page, line));
   await measured((line) => lensRow(page, line));
   await measured((line) => nearRows(page, line));
