@@ -233,6 +233,8 @@ export async function mirrorRow(page, line, light) {
       mirrors,
     };
     json.piece.layers.push(floor);
+    // half of the picture is floor
+    Object.assign(json.piece.flight, { above: 3, pitch: -22 });
     return pace(page, json, [width, height], 1, frames);
   };
   const { sky, all } = await rounds(times, { sky: of('sky'), all: of('all') });

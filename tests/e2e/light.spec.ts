@@ -7,6 +7,8 @@ import { newLight, type Light } from '../../src/core/look/lights/kinds';
 import { newLayer } from '../../src/core/layers/kinds';
 import { openLab, probe, redOf } from './lab';
 import { pieceOf } from '../pieces';
+import { normalize } from '../../src/core/space/vector';
+import { skyAt } from '../../src/core/world/sky';
 
 // Light as it falls on a matt wall five metres before the camera, seen without perspective: 0.05 m of the wall a pixel.
 test.beforeEach(({ page }) => openLab(page));
@@ -393,4 +395,75 @@ test('a wall that casts shadows keeps the light of a lamp outside out', async ({
   const [dark, lit] = [await inside(true), await inside(false)];
   expect(lit).toBeGreaterThan(0.02);
   expect(dark).toBeLessThan(0.03 * lit);
+});
+
+const SKY = {
+  ...newLayer('backdrop', 'sky', 'Sky'),
+  ...{ form: 'dome', stars: 0, clouds: 0.6, tight: 4, light: 1.3 },
+  gradient: [
+    { at: 0, colour: '#180804' },
+    { at: 0.5, colour: '#ff9040' },
+    { at: 1, colour: '#203050' },
+  ],
+};
+const FOCAL = { focalMm: 24, sensorMm: 36 };
+const under = (layers: object[], lights: Light[], flight: object = {}): Piece => {
+  const piece = pieceOf(SKY as never, {
+    flight: { route: { kind: 'keys', aside: 0, above: 0, ahead: 0 }, ...FOCAL, fNumber: 64, ...flight },
+    look: { lights, fogDistance: 10_000, mist: 'none' },
+  });
+  return { ...piece, layers: [...piece.layers, ...layers] as Piece['layers'] };
+};
+/** The direction in which a pixel looks, the camera level and ahead. */
+const looks = (x: number, y: number): [number, number, number] =>
+  normalize([
+    (x + 0.5 - SIZE.width / 2) / SIZE.width,
+    (y + 0.5 - SIZE.height / 2) / SIZE.width,
+    -FOCAL.focalMm / FOCAL.sensorMm,
+  ]);
+
+test('the sky is as its law says, and what is polished mirrors it so under its own light', async ({ page }) => {
+  const own = newLight('panorama', 'own', { of: 'sky', strength: 1 });
+  const piece = under([], [own]);
+  const law = skyAt(piece, 0)?.law;
+  if (!law) throw new Error('there is none');
+  const seen = await lightOf(page, piece);
+  const floor = {
+    ...newLayer('ground', 'floor', 'Floor'),
+    ...{
+      relief: 0,
+      rows: 2,
+      above: -1,
+      width: 1000,
+      gradient: white,
+      matter: { kind: 'plain', rough: 0.02, metal: 1 },
+    },
+  };
+  const polished = await lightOf(page, under([floor], [own]));
+  let compared = 0;
+  for (let x = 4; x < SIZE.width; x += 12)
+    for (let y = 3; y < SIZE.height; y += 7) {
+      const d = looks(x, y);
+      const i = y * SIZE.width + x;
+      expect(Math.abs(seen[i] - law(d)[0])).toBeLessThan(0.004);
+      // far away there is no floor, and near the horizon even the little that it is rough blurs how steeply the sky changes
+      if (d[1] > -0.15) continue;
+      expect(Math.abs(polished[i] - law([d[0], -d[1], d[2]])[0])).toBeLessThan(0.015);
+      compared++;
+    }
+  expect(compared).toBeGreaterThan(40);
+});
+
+test('a sky of one colour lights matt white in its colour, as strongly as its light says', async ({ page }) => {
+  const even = { ...SKY, gradient: [{ at: 0, colour: '#ffffff' }], clouds: 0, light: 0.5 };
+  const board = {
+    ...newLayer('copies', 'board', 'Board'),
+    ...{ arrangement: 'line', count: 1, source: 'plane', size: 40, variation: 0, ahead: 5, once: true },
+    ...{ gradient: white, matter: { kind: 'plain', rough: 1 } },
+  };
+  for (const strength of [1, 0.4]) {
+    const piece = under([board], [newLight('panorama', 'own', { of: 'sky', strength })]);
+    const light = await lightOf(page, { ...piece, layers: [even, ...piece.layers.slice(1)] as Piece['layers'] });
+    expect(Math.abs(at(light, 0, 0) / (0.5 * strength) - 1)).toBeLessThan(0.03);
+  }
 });

@@ -153,7 +153,7 @@ export class Renderer {
     const shot = shotAt(piece, request.phase, request.width);
     setFrame(view, piece, shot, request);
     this.sum.setLook(piece, request.phase);
-    this.panoramas.at(piece);
+    this.panoramas.at(piece, request.phase);
     this.slides.at(piece);
     this.screens.at(piece, request);
     const shown = this.layers.at(piece, shot, request);

@@ -28,6 +28,8 @@ export interface LitRow {
   kind: LightKind;
   /** from which square on, and its number among those of one view, or of six; null for none */
   shadow: { square: number; number: number; around: boolean } | null;
+  /** it is the light of the piece's own sky */
+  sky: boolean;
   /** its light falls through a picture */
   slide: boolean;
 }
@@ -40,6 +42,7 @@ export function litOf(piece: Piece): { rows: LitRow[]; key: string } {
     return {
       kind: light.kind,
       slide: slideOf(light) !== null,
+      sky: light.kind === 'panorama' && light.of === 'sky',
       shadow: slot && { square: slot.square, number: slot.number, around: slot.sees === 'around' },
     };
   });
@@ -49,8 +52,10 @@ export function litOf(piece: Piece): { rows: LitRow[]; key: string } {
 const own = (kind: LightKind): string => PROGRAMS[kind].glsl.replaceAll('light_', `${kind}_`);
 
 /** The functions of a panorama with its own map: textures cannot be chosen by a number. */
-const ownPanorama = (number: number): string =>
+const ownPanorama = (number: number, sky: boolean): string =>
   PROGRAMS.panorama.glsl
+    // a sky that is mirrored sharply is the sky itself
+    .replaceAll('light_SHARP', sky ? '(low < 0.5 ? skyColour(d) : light_level(u, v, low))' : 'light_level(u, v, low)')
     .replaceAll('light_MAP', `uPanorama${number}`)
     .replaceAll('light_EVEN', `uEven${number}`)
     .replaceAll('light_', `panorama${number}_`);
@@ -110,7 +115,7 @@ ${LIGHTS.names
   .filter((name) => name !== 'panorama' && rows.some(({ kind }) => kind === name))
   .map(own)
   .join('\n')}
-${panoramas.map((_, i) => `uniform sampler2D uPanorama${i};\nuniform vec3 uEven${i}[9];\n${ownPanorama(i)}`).join('\n')}
+${panoramas.map((_, i) => `uniform sampler2D uPanorama${i};\nuniform vec3 uEven${i}[9];\n${ownPanorama(i, rows[panoramas[i]].sky)}`).join('\n')}
 ${shadows}vec3 lightOn(Surface s) {
   vec3 sum = vec3(0.0);
 ${on.join('')}  return sum;
@@ -119,7 +124,7 @@ ${on.join('')}  return sum;
 vec3 lightFrom(vec3 d, float rough) {
   vec3 sum = vec3(0.0);
 ${fromOf((kind) => kind !== 'panorama')}  // what is rough sees a wide patch of the sky: its direction drawn towards upright
-  vec3 sky = uSky.x > 0.0 ? skyColour(normalize(mix(d, vec3(0.0, 1.0, 0.0), 0.35 * rough))) : vec3(0.0);
+  ${rows.some(({ sky }) => sky) ? 'vec3 sky = vec3(0.0);' : 'vec3 sky = uSky.x > 0.0 ? skyColour(normalize(mix(d, vec3(0.0, 1.0, 0.0), 0.35 * rough))) : vec3(0.0);'}
   return uSurround * sum + sky;
 }
 #ifdef PANORAMAS

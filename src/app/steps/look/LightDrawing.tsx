@@ -12,6 +12,8 @@ import type { Surroundings } from '../../../core/look/lights/surroundings/surrou
 import { NO_PANORAMA } from '../../../core/panorama/facts';
 import { lightAt, placeOf } from '../../../core/panorama/panorama';
 import { STOCK_PANORAMAS } from '../../../core/panorama/stock';
+import { skyAt } from '../../../core/world/sky';
+import { usePiece } from '../../state/bench';
 import type { Vec3 } from '../../../core/space/vector';
 import { evaluateAnimated } from '../../../core/time/animated';
 import { useHere } from '../../parts/FileLook';
@@ -87,11 +89,15 @@ const MIRRORED = Array.from({ length: 16 * 16 }, (_, i): [number, number, number
 /** A ball that mirrors what it shows, as it is turned. */
 function PanoramaDrawing({ light, id, phase }: { light: PanoramaLight; id: string; phase: number }) {
   useHere(light.of === 'own' && light.file ? [light.file] : [], 'panorama');
-  const turn = evaluateAnimated(light.turn, phase);
+  const piece = usePiece();
   const { of } = light;
-  const held = of === 'own' ? shownBy(light).panorama() : null;
-  const seen = (d: Vec3): Rgb =>
-    of === 'own' ? lightAt(held ?? NO_PANORAMA, ...placeOf(d)) : STOCK_PANORAMAS[of].law(d);
+  const turn = of === 'sky' ? 0 : evaluateAnimated(light.turn, phase);
+  const sky = of === 'sky' ? skyAt(piece, phase) : null;
+  const held = of === 'own' ? shownBy(light, null).panorama() : null;
+  const seen = (d: Vec3): Rgb => {
+    if (of === 'sky') return sky?.law(d) ?? [0, 0, 0];
+    return of === 'own' ? lightAt(held ?? NO_PANORAMA, ...placeOf(d)) : STOCK_PANORAMAS[of].law(d);
+  };
   return (
     <svg viewBox="0 0 44 32" width="44" height="32">
       <clipPath id={id}>

@@ -60,6 +60,7 @@ export const GroundForm = form({
     },
   ),
   rows: integer(96, {
+    when: land,
     label: 'Detail',
     unit: 'rows per tile',
     min: 2,

@@ -12,7 +12,7 @@ vec3 light_from(Light light, vec3 d, float rough) {
   float v = acos(clamp(d.y, -1.0, 1.0)) / PI_;
   float level = clamp(rough, 0.0, 1.0) * 5.0;
   float low = min(floor(level), 4.0);
-  return light.colour * (light.strength * mix(light_level(u, v, low), light_level(u, v, low + 1.0), level - low));
+  return light.colour * (light.strength * mix(light_SHARP, light_level(u, v, low + 1.0), level - low));
 }
 // what matt white gives back of it, by nine colours for the harmonics of its normal (core/panorama/even.ts)
 vec3 light_even(Light light, vec3 n) {

@@ -1,10 +1,11 @@
 import * as THREE from 'three';
-import { MOST_PANORAMAS, shownBy, type PanoramaLight } from '../../../core/look/lights/panorama/panorama';
+import { MOST_PANORAMAS, shownBy } from '../../../core/look/lights/panorama/panorama';
 import { evenOf } from '../../../core/panorama/even';
 import type { Panorama } from '../../../core/panorama/panorama';
 import { ROUGH_LEVELS, roughLevels } from '../../../core/panorama/rough';
 import type { Piece } from '../../../core/piece/schema';
 import { lightSlots } from '../../../core/world/lights';
+import { skyAt } from '../../../core/world/sky';
 
 /** Panoramas that are kept beside those in use. */
 const KEPT = 4;
@@ -38,22 +39,23 @@ export const panoramaUniforms = () => ({
   uEven1: { value: NONE() },
 });
 
-/** Panoramas on the GPU, worked out once for all frames. */
+/** Panoramas on the GPU, worked out once for all frames in which they are the same. */
 export class Panoramas {
   private readonly known = new Map<string, Made>();
 
   constructor(private readonly uniforms: ReturnType<typeof panoramaUniforms>) {}
 
-  /** Makes those of a piece the ones that programs see, in the order of its table of lights. */
-  at(piece: Piece): void {
+  /** Makes those of a piece at a phase the ones that programs see, in the order of its table of lights. */
+  at(piece: Piece, phase: number): void {
     const { uPanorama0, uPanorama1, uEven0, uEven1 } = this.uniforms;
     const shown = lightSlots(piece).flatMap(({ light }) => (light.kind === 'panorama' ? [light] : []));
-    const [first, second] = shown.slice(0, MOST_PANORAMAS).map((light) => this.made(light));
+    const sky = shown.some(({ of }) => of === 'sky') ? skyAt(piece, phase) : null;
+    const [first, second] = shown.slice(0, MOST_PANORAMAS).map((light) => this.made(shownBy(light, sky)));
     uPanorama0.value = first?.map ?? null;
     uPanorama1.value = second?.map ?? null;
     uEven0.value = first?.even ?? NONE();
     uEven1.value = second?.even ?? NONE();
-    const used = new Set(shown.map((light) => shownBy(light).key));
+    const used = new Set(shown.map((light) => shownBy(light, sky).key));
     for (const [name, old] of this.known) {
       if (this.known.size <= MOST_PANORAMAS + KEPT) break;
       if (used.has(name)) continue;
@@ -62,8 +64,7 @@ export class Panoramas {
     }
   }
 
-  private made(light: PanoramaLight): Made {
-    const { key, panorama } = shownBy(light);
+  private made({ key, panorama }: ReturnType<typeof shownBy>): Made {
     let known = this.known.get(key);
     if (!known) this.known.set(key, (known = made(panorama())));
     return known;

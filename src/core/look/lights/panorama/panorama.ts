@@ -1,27 +1,38 @@
+import type { Rgb } from '../../../colour/colour';
 import { ACROSS, NO_PANORAMA, PANORAMAS } from '../../../panorama/facts';
 import { panoramaOf, type Panorama } from '../../../panorama/panorama';
 import { STOCK_PANORAMAS, type StockPanorama } from '../../../panorama/stock';
 import { animated, choice, file, form, tag, type ValueOf } from '../../../forms';
 import { evaluateAnimated } from '../../../time/animated';
+import type { Vec3 } from '../../../space/vector';
 import { brightness, dimmed, lightBase, lightStretch, type LightDefinition } from '../definition';
 
 /** The most of one look: each is a texture of its own to every program that lights. */
 export const MOST_PANORAMAS = 2;
 
-/** The words of each that ships, and of one's own. */
+/** Pixels across the panorama of the sky of the piece: few, for a sky that moves is worked out anew for every frame; what is mirrored sharply is the sky itself. */
+const SKY_ACROSS = 32;
+
+/** The words of each that ships, of the piece's own sky, and of one's own. */
 const WORDS = {
   ...(Object.fromEntries(Object.entries(STOCK_PANORAMAS).map(([name, { label }]) => [name, label])) as Record<
     StockPanorama,
     string
   >),
+  sky: 'The sky of the piece',
   own: 'A picture of your own',
 };
+
+const STOCK_NAMES = Object.keys(STOCK_PANORAMAS) as StockPanorama[];
 
 const PanoramaForm = form({
   ...lightBase,
   kind: tag('panorama'),
   ...brightness('#ffffff', 0.6),
-  of: choice('studio', WORDS, { label: 'Shows', hint: 'What is all around: a studio, a sky, a place at night.' }),
+  of: choice('studio', WORDS, {
+    label: 'Shows',
+    hint: 'What is all around: a studio, a place at night, or the sky that is there, as it moves.',
+  }),
   file: file('panorama', null, {
     label: 'Picture',
     when: { field: 'of', is: ['own'] },
@@ -29,6 +40,7 @@ const PanoramaForm = form({
   }),
   turn: animated(0, {
     label: 'Turned',
+    when: { field: 'of', is: [...STOCK_NAMES, 'own'] },
     unit: '°',
     min: -100_000,
     max: 100_000,
@@ -51,7 +63,8 @@ export const panorama: LightDefinition<PanoramaLight> = {
   most: MOST_PANORAMAS,
   closingSteps: { turn: 1 },
   at(light, phase) {
-    const turns = evaluateAnimated(light.turn, phase);
+    // a sky is where it is
+    const turns = light.of === 'sky' ? 0 : evaluateAnimated(light.turn, phase);
     const angle = 2 * Math.PI * turns;
     return {
       colour: dimmed(light.colour, light.dimmer, phase),
@@ -63,13 +76,24 @@ export const panorama: LightDefinition<PanoramaLight> = {
     };
   },
   summary({ of, file: own, turn }, phase) {
+    if (of === 'sky') return 'the sky of the piece';
     const turned = evaluateAnimated(turn, phase);
     return `${of === 'own' ? (own?.name ?? 'no picture yet') : STOCK_PANORAMAS[of].label}, turned ${Math.round(360 * (turned - Math.floor(turned)))}°`;
   },
 };
 
-/** What a panorama shows: what of it is looked up by, and the light from everywhere. Not worked out before it is asked for. */
-export function shownBy({ of, file: own }: PanoramaLight): { key: string; panorama(): Panorama } {
+/**
+ * What a panorama shows: what of it is looked up by, and the light from everywhere. Not worked out before it is asked for.
+ * @param sky of the piece at the moment it is seen at; null where it has none
+ */
+export function shownBy(
+  { of, file: own }: PanoramaLight,
+  sky: { key: string; law(d: Vec3): Rgb } | null,
+): { key: string; panorama(): Panorama } {
+  if (of === 'sky') {
+    const law = sky?.law ?? ((): Rgb => [0, 0, 0]);
+    return { key: `sky ${sky?.key ?? ''}`, panorama: () => panoramaOf(law, SKY_ACROSS) };
+  }
   if (of !== 'own') return { key: of, panorama: () => panoramaOf(STOCK_PANORAMAS[of].law, ACROSS) };
   const held = PANORAMAS.at(own);
   return { key: held && own ? own.hash : 'none', panorama: () => held ?? NO_PANORAMA };
