@@ -88,7 +88,7 @@ export interface MatterDrawn extends DrawnBase {
   drawBacks?(at: readonly VisiblePart[], target: THREE.WebGLRenderTarget): void;
 }
 
-/** What a mirror shows in a pass, with all levels: light and how far anything is there; one over its depth and the same. */
+/** What a mirror shows in a pass, with all levels: light and how far anything is there; one over its depth and the same, at half the size. */
 export interface MirrorPicture {
   lit: THREE.WebGLRenderTarget;
   near: THREE.WebGLRenderTarget;

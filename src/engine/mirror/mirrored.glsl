@@ -1,7 +1,7 @@
 // What a flat surface mirrors of what is near: a picture of that, drawn from behind the surface (mirror/mirrors.ts) and turned over from
 // left to right. Needs frame/view.glsl, frame/pixel.glsl, air/mist.glsl, matter/body.glsl and matter/shine.glsl.
 uniform sampler2D uMirrored;   // light, and how far anything is there
-uniform sampler2D uMirrorNear; // one over its depth in metres, and how far anything is there
+uniform sampler2D uMirrorNear; // one over its depth in metres, and how far anything is there, at half the size
 uniform vec4 uMirrorPlane;     // unit normal of the surface in the view, towards the eye; 1 where there is such a picture
 
 // the most that is blurred, as a share of the picture's height
@@ -14,7 +14,9 @@ vec2 awayAt(vec3 from, vec3 way, float t) {
   return (xy * (uPixelFocal / (uFlat > 0.0 ? uFlat * t : -h.z)) + uJitter) / uPicture + 0.5;
 }
 
-vec4 mirrorAt(sampler2D picture, vec2 at, float level) { return textureLod(picture, vec2(1.0 - at.x, at.y), level); }
+// level: how often it is halved, from the size of the picture
+vec4 mirrorAt(vec2 at, float level) { return textureLod(uMirrored, vec2(1.0 - at.x, at.y), level); }
+vec4 mirrorNear(vec2 at, float level) { return textureLod(uMirrorNear, vec2(1.0 - at.x, at.y), level - 1.0); }
 
 // pixels that a rough surface blurs what is one over t away
 float mirrorBlur(float rough, float depth, float onwards, float t) {
@@ -46,21 +48,21 @@ vec3 mirroredFrom(vec3 d, float rough, vec3 place) {
     // how far that goes until it meets something, looked for from where a smooth surface would show it, in all that it may be blurred over
     float coarse = max(1.0, log2(max(1.0, mirrorBlur(rough, depth, onwards, nearest))));
     vec2 at = here;
-    vec4 near = mirrorAt(uMirrorNear, at, coarse);
+    vec4 near = mirrorNear(at, coarse);
     float blur = 0.0;
     for (int i = 0; i < 3; i++) {
       float far_ = near.x / max(near.y, 1e-6);
       float t = max(onwards * far_ / max(1.0 - depth * far_, 1e-3), nearest);
       at = awayAt(p, way, t);
       blur = mirrorBlur(rough, depth, onwards, t);
-      vec4 there = mirrorAt(uMirrorNear, at, max(1.0, log2(max(blur, 1.0))));
-      near = there.y > 0.01 ? there : mirrorAt(uMirrorNear, at, coarse);
+      vec4 there = mirrorNear(at, max(1.0, log2(max(blur, 1.0))));
+      near = there.y > 0.01 ? there : mirrorNear(at, coarse);
     }
     float level = log2(max(blur, 1.0));
     // four places, or the levels show their squares
     vec2 aside = blur * 0.35 / uPicture;
-    vec4 seen = 0.25 * (mirrorAt(uMirrored, at + aside, level) + mirrorAt(uMirrored, at - aside, level)
-      + mirrorAt(uMirrored, at + vec2(aside.x, -aside.y), level) + mirrorAt(uMirrored, at + vec2(-aside.x, aside.y), level));
+    vec4 seen = 0.25 * (mirrorAt(at + aside, level) + mirrorAt(at - aside, level)
+      + mirrorAt(at + vec2(aside.x, -aside.y), level) + mirrorAt(at + vec2(-aside.x, aside.y), level));
     vec2 past = max(-at, at - 1.0);
     float known = (1.0 - smoothstep(0.0, 0.12, max(past.x, past.y))) * smoothstep(0.02, 0.1, onwards);
     light = light * (1.0 - known * seen.a) + known * seen.rgb;

@@ -15,6 +15,7 @@ import type { Gpu } from '../gl/gpu';
 import { fullscreenMaterial } from '../gl/quad';
 import { floatTarget } from '../gl/target';
 import { Sorter, type SortJob } from '../seen/sorter';
+import { behind, nearSide, towardsEye } from './behind';
 import nearFragment from './near.frag.glsl?raw';
 
 /** One layer that mirrors in a frame, and what it mirrors. */
@@ -25,17 +26,8 @@ interface Mirror {
   things: readonly ShownMatter[];
 }
 
-/** The world seen in a plane, as a matrix. */
-function mirroredIn({ normal: [x, y, z], along }: Plane): THREE.Matrix4 {
-  return new THREE.Matrix4().set(
-    ...([1 - 2 * x * x, -2 * x * y, -2 * x * z, 2 * along * x] as const),
-    ...([-2 * x * y, 1 - 2 * y * y, -2 * y * z, 2 * along * y] as const),
-    ...([-2 * x * z, -2 * y * z, 1 - 2 * z * z, 2 * along * z] as const),
-    ...([0, 0, 0, 1] as const),
-  );
-}
-
 const NOWHERE = new THREE.Vector4(0, 0, 0, 0);
+
 /** A target of which all levels are made. */
 function levelled(width: number, height: number): THREE.WebGLRenderTarget {
   const target = floatTarget(width, height);
@@ -45,22 +37,6 @@ function levelled(width: number, height: number): THREE.WebGLRenderTarget {
 }
 
 const NOTHING = new THREE.Object3D();
-const OVER = new THREE.Matrix4().makeScale(-1, 1, 1);
-
-/**
- * A view as an eye behind the mirror has it, which sees what the mirror shows, turned over from left to right: so it is a view like any
- * other, in which a shape turns the same side to the eye.
- */
-const behind = (view: THREE.Matrix4, plane: Plane): THREE.Matrix4 =>
-  OVER.clone().multiply(view).multiply(mirroredIn(plane));
-
-/** A plane as a view has it: normal and how far before it the eye is, both towards the eye. */
-function inViewOf({ normal, along }: Plane, view: THREE.Matrix4): THREE.Vector4 {
-  const n = new THREE.Vector3(...normal).transformDirection(view);
-  const at = new THREE.Vector3(...normal).multiplyScalar(along).applyMatrix4(view);
-  const away = -n.dot(at);
-  return new THREE.Vector4(n.x, n.y, n.z, away).multiplyScalar(away < 0 ? -1 : 1);
-}
 
 /**
  * What flat surfaces mirror of what stands on them: in every pass it is drawn from behind the surface, from that pass's point of the
@@ -166,7 +142,7 @@ export class Mirrors {
     this.found.forEach(({ surfaces }, number) => {
       const plane = planes[number];
       if (!plane) return;
-      const { x, y, z } = inViewOf(plane, eye);
+      const { x, y, z } = towardsEye(plane, eye);
       for (const { drawn } of surfaces) drawn.mirror?.(this.rooms[number], new THREE.Vector4(x, y, z, 1));
     });
   }
@@ -181,22 +157,20 @@ export class Mirrors {
     view.uLens.value = new THREE.Vector2(-x, y);
     view.uLensAt.value = new THREE.Vector2(-view.uLensAt.value.x, view.uLensAt.value.y);
     view.uJitter.value = new THREE.Vector2(-aside, up);
-    // the other way about: what is seen lies beyond the mirror
-    const side = inViewOf(plane, own).multiplyScalar(-1);
-    // as far from it as anything in the picture is, for each metre of depth; without perspective altogether
-    const flat = view.uFlat.value > 0;
-    const wide = (flat ? view.uFlat.value : 1) / view.uPixelFocal.value / 2;
-    const lens = (Math.abs(side.x * x) + Math.abs(side.y * y)) / (flat ? 1 : view.uFocus.value);
-    const reach = (Math.abs(side.x) * width + Math.abs(side.y) * height) * wide + lens;
-    const most = flat ? Math.max(side.w - side.z * view.uAir.value.z, side.w) + reach : reach - side.z;
-    view.uMirror.value = side.multiplyScalar(2 / Math.max(most, 1e-6));
+    view.uMirror.value = nearSide(plane, own, {
+      ...{ width, height, lens: [x, y] },
+      pixelFocal: view.uPixelFocal.value,
+      flat: view.uFlat.value,
+      focus: view.uFocus.value,
+      far: view.uAir.value.z,
+    });
   }
 
   private room(number: number, { width, height }: Targets): MirrorPicture {
     const known = this.rooms[number] as MirrorPicture | undefined;
     if (known?.lit.width === width && known.lit.height === height) return known;
     for (const target of known ? [known.lit, known.near] : []) target.dispose();
-    return (this.rooms[number] = { lit: levelled(width, height), near: levelled(width, height) });
+    return (this.rooms[number] = { lit: levelled(width, height), near: levelled(width / 2, height / 2) });
   }
 
   private empty(target: THREE.WebGLRenderTarget): void {
