@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { pieceOf } from '../../../tests/pieces';
+import { newLayer, type Layer } from '../layers/kinds';
 import { sightings } from './sightings';
 
 const FRAME = { width: 640, height: 360 };
@@ -28,6 +29,20 @@ describe('how large elements are on the picture', () => {
       expect(px[i]).toBeGreaterThanOrEqual(640 / distance);
       expect(px[i]).toBeLessThan(640 / (distance - 0.7));
     });
+  });
+
+  it('is that of an image where only that is in sight', () => {
+    const high = row({ above: 6 }, { pitch: -20 });
+    expect(seen(high)[0]).toBe(0);
+    const water = { ...newLayer('ground', 'water', 'Water'), surface: 'water', above: -1 };
+    const over = (mirrors: string): number[] =>
+      seen({ ...high, layers: [...high.layers, { ...water, mirrors }] as Layer[] });
+    expect(over('sky')).toEqual(seen(high));
+    // 4 m ahead and 8 m beneath the eye: outside of the picture too; the one 12 m ahead is within it
+    const px = over('all');
+    expect(px[0]).toBe(0);
+    expect(px[2]).toBeGreaterThan(640 / 15);
+    expect(px[2]).toBeLessThan(640 / 12);
   });
 
   it('is nothing for what is behind the camera, or beside the frame, and not for what reaches into it', () => {

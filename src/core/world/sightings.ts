@@ -3,8 +3,9 @@ import type { Piece } from '../piece/schema';
 import { inverse, rotate, subtract, type Vec3 } from '../space/vector';
 import { cameraPose } from './camera';
 import { layerElements, pipelineOf } from './layers';
+import { mirrored, mirrorsOf, planeOf } from './mirrors';
 import { layerEchoes } from './pipeline';
-import { standsOnce } from './route';
+import { rides, standsOnce } from './route';
 
 /** How far beyond the frame something may be and still be called in sight, as a share of the frame. */
 const MARGIN = 0.15;
@@ -14,8 +15,8 @@ const NEAREST = 0.05;
 const SLACK = 1.3;
 
 /**
- * How large elements are on the picture: of each the height in pixels of what is one size high, where it may be seen; 0 where it is
- * out of sight for certain. Generous: where space is bent, or other moments are shown too, all of
+ * How large elements are on the picture: of each the height in pixels of what is one size high, where it may be seen, in a mirror too; 0
+ * where it is out of sight for certain. Generous: where space is bent, or other moments are shown too, all of
  * them may fill the picture.
  * @param frame pixels of the picture @param radius of an element, in sizes
  */
@@ -39,12 +40,16 @@ export function sightings(
   const flat = pose.orthoWidth === null ? null : frame.width / pose.orthoWidth;
   const tile = standsOnce(piece, layer) ? null : piece.tile;
   const reach = piece.look.reach;
+  // what is mirrored is seen where its image is, too
+  const planes = rides(layer) ? [] : mirrorsOf(piece).flatMap((mirror) => planeOf(piece, mirror, phase) ?? []);
   for (let i = 0; i < count; i++) {
     if (fade[i] <= 0 || size[i] <= 0) continue;
     const far = size[i] * radius * SLACK;
     const at: Vec3 = [position[i * 3], position[i * 3 + 1], position[i * 3 + 2]];
-    for (const z of tile === null ? [at[2]] : repetitions(at[2], pose.position[2], tile, reach)) {
-      const [x, y, ahead] = rotate(back, subtract([at[0], at[1], z], pose.position));
+    const here =
+      tile === null ? [at] : repetitions(at[2], pose.position[2], tile, reach).map((z): Vec3 => [at[0], at[1], z]);
+    for (const place of [...here, ...planes.flatMap((plane) => here.map((p) => mirrored(plane, p)))]) {
+      const [x, y, ahead] = rotate(back, subtract(place, pose.position));
       const depth = -ahead;
       if (flat === null && depth < -far) continue;
       const near = Math.max(NEAREST, depth - far);
@@ -52,8 +57,8 @@ export function sightings(
       const blur = aperture * Math.abs(depth / pose.focusDistance - 1);
       const wide = (far + blur) * scale;
       // what reaches the lens may be anywhere
-      const here = flat ?? (depth < far ? 0 : pixelFocal / depth);
-      if (Math.abs(x) * here - wide > half[0] || Math.abs(y) * here - wide > half[1]) continue;
+      const least = flat ?? (depth < far ? 0 : pixelFocal / depth);
+      if (Math.abs(x) * least - wide > half[0] || Math.abs(y) * least - wide > half[1]) continue;
       out[i] = Math.max(out[i], size[i] * scale);
     }
   }
