@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { LAYERS } from '../kinds';
 import { hash4, unitFrom } from '../../random/hash';
-import { groundAt } from './ground';
+import { ground, groundAt } from './ground';
 import type { GroundLayer } from './form';
 
 const TILE = 12;
@@ -65,5 +65,18 @@ describe('land of cells', () => {
     expect(level.length / places.length).toBeGreaterThan(0.3);
     expect(new Set(level.map(([x, z]) => at(x, z).height.toFixed(6))).size).toBeGreaterThan(60);
     expect(Math.min(...places.map(([x, z]) => at(x, z).height))).toBeLessThan(-0.79);
+  });
+});
+
+describe('what mirrors', () => {
+  it('is water and land of no height; hills say that they do not', () => {
+    const asked = (more: object): [boolean | undefined, number | undefined] => {
+      const layer = land({ mirrors: 'all', ...more });
+      return [ground.mirrors?.(layer), ground.remarks?.(layer).length];
+    };
+    expect(asked({ surface: 'water' })).toEqual([true, 0]);
+    expect(asked({ relief: 0 })).toEqual([true, 0]);
+    expect(asked({})).toEqual([false, 1]);
+    expect(asked({ mirrors: 'sky' })).toEqual([false, 0]);
   });
 });

@@ -18,6 +18,8 @@ function cellsOf(layer: GroundLayer, tile: number): { columns: number; rows: num
   return { columns, rows };
 }
 
+const isFlat = ({ surface, relief }: GroundLayer): boolean => surface === 'water' || relief === 0;
+
 const strideOf = (layer: GroundLayer, share: number): number => (layer.surface === 'land' && share < 0.75 ? 2 : 1);
 
 const shapeValues = (layer: GroundLayer, tile: number) => {
@@ -80,7 +82,11 @@ export const ground: LayerDefinition<GroundLayer, GroundValues> = {
   surrounds: true,
   solid: true,
   ground: groundAt,
-  mirrors: (layer) => layer.mirrors === 'all' && (layer.surface === 'water' || layer.relief === 0),
+  mirrors: (layer) => layer.mirrors === 'all' && isFlat(layer),
+  remarks: (layer) =>
+    layer.mirrors === 'all' && !isFlat(layer)
+      ? ['It has hills, and mirrors nothing but the sky: only water, and land of no height, mirrors what is near.']
+      : [],
   sketch: () => ({ as: 'lines' }),
   tiled: () => true,
   turnStep: () => 1,
@@ -116,7 +122,7 @@ export const ground: LayerDefinition<GroundLayer, GroundValues> = {
     sprite: 0,
     ripple:
       layer.surface === 'water' ? { strength: layer.ripple, size: layer.rippleSize, cycles: layer.rippleCycles } : null,
-    even: layer.surface === 'water' || (layer.relief === 0 && layer.treatments.length === 0),
+    even: isFlat(layer) && (layer.surface === 'water' || layer.treatments.length === 0),
   }),
   gradient: (layer) => layer.gradient,
   light: () => 1,
