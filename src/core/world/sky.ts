@@ -40,9 +40,7 @@ export function skyAt(piece: Piece, phase: number): SkyAt | null {
       return [colour(0), colour(1), colour(2)];
     };
     const moved = clouds === 0 ? 0 : turn - 2 * Math.PI * Math.floor(turn / 2 / Math.PI);
-    // every so manieth colour tells one gradient from another
-    const colours = table.filter((_, i) => i % 52 < 3).map((v) => Math.fround(v));
-    return { key: JSON.stringify([light, tight, clouds, moved, [...colours]]), law };
+    return { key: [light, tight, clouds, moved, table.join()].join(' '), law };
   }
   return null;
 }

@@ -3,7 +3,7 @@ import { linearToHex, type Rgb } from '../../../core/colour/colour';
 import { dimmed, directionOf } from '../../../core/look/lights/definition';
 import type { FarBox } from '../../../core/look/lights/farBox/farBox';
 import type { Light, LightKind } from '../../../core/look/lights/kinds';
-import { shownBy, type PanoramaLight } from '../../../core/look/lights/panorama/panorama';
+import { shownBy, turnsOf, type PanoramaLight } from '../../../core/look/lights/panorama/panorama';
 import type { PointLight } from '../../../core/look/lights/point/point';
 import type { SoftBox } from '../../../core/look/lights/softBox/softBox';
 import type { Spot } from '../../../core/look/lights/spot/spot';
@@ -91,7 +91,7 @@ function PanoramaDrawing({ light, id, phase }: { light: PanoramaLight; id: strin
   useHere(light.of === 'own' && light.file ? [light.file] : [], 'panorama');
   const piece = usePiece();
   const { of } = light;
-  const turn = of === 'sky' ? 0 : evaluateAnimated(light.turn, phase);
+  const turn = turnsOf(light, phase);
   const sky = of === 'sky' ? skyAt(piece, phase) : null;
   const held = of === 'own' ? shownBy(light, null).panorama() : null;
   const seen = (d: Vec3): Rgb => {

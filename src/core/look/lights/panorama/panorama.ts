@@ -53,6 +53,10 @@ const PanoramaForm = form({
 });
 export type PanoramaLight = ValueOf<typeof PanoramaForm>;
 
+/** Turns to the right that it is turned by; a sky is where it is. */
+export const turnsOf = ({ of, turn }: PanoramaLight, phase: number): number =>
+  of === 'sky' ? 0 : evaluateAnimated(turn, phase);
+
 export const panorama: LightDefinition<PanoramaLight> = {
   kind: 'panorama',
   label: 'Panorama',
@@ -63,8 +67,7 @@ export const panorama: LightDefinition<PanoramaLight> = {
   most: MOST_PANORAMAS,
   closingSteps: { turn: 1 },
   at(light, phase) {
-    // a sky is where it is
-    const turns = light.of === 'sky' ? 0 : evaluateAnimated(light.turn, phase);
+    const turns = turnsOf(light, phase);
     const angle = 2 * Math.PI * turns;
     return {
       colour: dimmed(light.colour, light.dimmer, phase),
@@ -75,9 +78,10 @@ export const panorama: LightDefinition<PanoramaLight> = {
       round: [0],
     };
   },
-  summary({ of, file: own, turn }, phase) {
+  summary(light, phase) {
+    const { of, file: own } = light;
     if (of === 'sky') return 'the sky of the piece';
-    const turned = evaluateAnimated(turn, phase);
+    const turned = turnsOf(light, phase);
     return `${of === 'own' ? (own?.name ?? 'no picture yet') : STOCK_PANORAMAS[of].label}, turned ${Math.round(360 * (turned - Math.floor(turned)))}°`;
   },
 };
