@@ -1,3 +1,4 @@
+import type * as THREE from 'three';
 import { boxOf } from '../../core/elements/extent';
 import { within } from '../../core/layers/drawing';
 import { definitionOf, type Layer } from '../../core/layers/kinds';
@@ -133,6 +134,19 @@ export const jobsOf = (shown: readonly (ShownMatter | ShownLight)[], look?: () =
       sorting ? [{ sorting, moment: moment.index, at, show }] : [],
     );
   });
+
+/** Draws matter as it is at a time 0..1 of the open shutter, then all lines along it. */
+export function drawMatter(shown: readonly ShownMatter[], time: number, target: THREE.WebGLRenderTarget): void {
+  for (const { drawn, moment, at } of shown) {
+    drawn.show(moment, time);
+    drawn.draw(at, target);
+  }
+  for (const { drawn, moment } of shown) {
+    if (!drawn.drawLines) continue;
+    drawn.show(moment, time);
+    drawn.drawLines(target);
+  }
+}
 
 /** Particles under this number take no time worth having. */
 const MANY = 2000;

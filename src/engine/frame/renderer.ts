@@ -10,12 +10,13 @@ import type { Need } from '../effects/program';
 import { Context } from '../gl/context';
 import type { Gpu } from '../gl/gpu';
 import { Quad, Stage } from '../gl/quad';
+import { emptyMatter } from '../gl/target';
 import { Shadows } from '../shadows/shadows';
 import { Panoramas } from '../lights/panorama/textures';
 import { Mirrors } from '../mirror/mirrors';
 import { Slides } from '../lights/slides';
 import { Screens } from '../screens/screens';
-import { HeldLayers, type ShownLayers } from './layers';
+import { drawMatter, HeldLayers, type ShownLayers } from './layers';
 import { lightTargets } from './levels';
 import type { FrameRequest, Lessens } from './request';
 import { shotAt, type Shot } from './shot';
@@ -75,7 +76,7 @@ export class Renderer {
     this.layers = new HeldLayers({ gpu, view: this.view, screens: this.screens });
     this.sum = new Sum(gpu, this.view);
     this.shadows = new Shadows(gpu, this.view);
-    this.mirrors = new Mirrors(gpu, this.view, this.sum);
+    this.mirrors = new Mirrors(gpu, this.view);
     this.effects = new EffectComposer(gpu);
     this.picture = new ShownPicture(gpu);
   }
@@ -174,16 +175,8 @@ export class Renderer {
     if (shown.solid) {
       this.shadows.draw(pass);
       this.mirrors.draw(piece, shot, pass, targets);
-      this.sum.begin(targets);
-      for (const { drawn, moment, at } of shown.matter) {
-        drawn.show(moment, t);
-        drawn.draw(at, targets.matter);
-      }
-      for (const { drawn, moment } of shown.matter) {
-        if (!drawn.drawLines) continue;
-        drawn.show(moment, t);
-        drawn.drawLines(targets.matter);
-      }
+      emptyMatter(this.three, targets.matter);
+      drawMatter(shown.matter, t, targets.matter);
       this.sum.addMatter(targets, shot, pass, shown.glass);
     }
     const to = lightTargets(view, targets, few, used);

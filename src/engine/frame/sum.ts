@@ -5,6 +5,7 @@ import { LitAir } from '../air/air';
 import { Stars } from '../drawings/dome/stars';
 import type { Gpu } from '../gl/gpu';
 import { fullscreenMaterial } from '../gl/quad';
+import { emptyLight } from '../gl/target';
 import { GlassStage } from '../glass/glass';
 import { FewPassLens } from '../lens/lens';
 import { Lighting } from './lighting';
@@ -14,10 +15,7 @@ import type { Shot } from './shot';
 import type { Pass, View } from './view';
 import type { ShownMatter } from './layers';
 
-/** Depth in metres where there is no matter. */
-const NOWHERE = 1e9;
-
-/** The full-screen steps of a frame that begin a pass, light it into the frame, and bring the frame's targets together. */
+/** The full-screen steps of a frame that light a pass into the frame, and bring the frame's targets together. */
 export class Sum {
   private readonly background = { uCentre: { value: new THREE.Vector3() }, uEdge: { value: new THREE.Vector3() } };
   private readonly lighting: Lighting;
@@ -59,22 +57,7 @@ export class Sum {
 
   /** Empties the targets that light is drawn into. */
   clear({ levels }: Targets): void {
-    for (const target of levels) this.empty(target);
-  }
-
-  private empty(target: THREE.WebGLRenderTarget): void {
-    const { renderer } = this.gpu;
-    renderer.setClearColor(0x000000, 0);
-    renderer.setRenderTarget(target);
-    renderer.clear(true, false, false);
-  }
-
-  /** Begins a pass, in which nothing is seen yet. */
-  begin({ matter }: Targets): void {
-    const { renderer } = this.gpu;
-    renderer.setRenderTarget(matter);
-    renderer.setClearColor(0x000000, NOWHERE);
-    renderer.clear(true, true, false);
+    for (const target of levels) emptyLight(this.gpu.renderer, target);
   }
 
   /** Lights the matter of a pass, and adds that to the frame; from then on it hides the light that is drawn behind it. */
@@ -84,14 +67,13 @@ export class Sum {
     { total: passes, lens: { t } }: Pass,
     seenThrough: readonly ShownMatter[],
   ): void {
-    const { view } = this;
+    const { view, gpu } = this;
     const { matter, levels } = targets;
     const through = this.lens.begin(shot, passes);
     const beneath = seenThrough.length > 0 ? this.glass.begin() : null;
     const to = beneath ?? through ?? levels[0];
     const whole = to !== levels[0];
-    if (through) this.empty(through);
-    if (beneath) this.empty(beneath);
+    for (const target of [through, beneath]) if (target) emptyLight(gpu.renderer, target);
     view.uShare.value = whole ? 1 : 1 / passes;
     view.uKeepDepth.value = whole ? 1 : 0;
     this.lighting.draw(targets, to);

@@ -113,6 +113,10 @@ export interface Pass {
   total: number;
 }
 
+/** The phase that a pass shows, which is not wrapped: the frame's own where it is the only one. */
+export const phaseOf = ({ phase, openPhase, closePhase }: Shot, { lens, total }: Pass): number =>
+  total === 1 ? phase : openPhase + (closePhase - openPhase) * lens.t;
+
 /**
  * Sets what is of one pass.
  * @param solid whether something can hide what is behind it
@@ -124,17 +128,16 @@ export function setPass(
   view: View,
   piece: Piece,
   shot: Shot,
-  { lens, index, total }: Pass,
+  pass: Pass,
   solid: boolean,
   tints: Parameters<typeof setLights>[4],
 ): boolean {
+  const { lens, index, total } = pass;
   view.uPass.value.set(lens.a, lens.b, lens.t, Math.log2(total));
-  view.uView.value.copy(
-    total === 1 ? shot.mid : viewMatrix(piece, shot.openPhase + (shot.closePhase - shot.openPhase) * lens.t),
-  );
+  view.uView.value.copy(total === 1 ? shot.mid : viewMatrix(piece, phaseOf(shot, pass)));
   view.uTime.value = lens.t;
   const { frames } = piece.lap;
-  const phase = total === 1 ? shot.phase : shot.openPhase + (shot.closePhase - shot.openPhase) * lens.t;
+  const phase = phaseOf(shot, pass);
   setLights(view, piece, phase, shot.phase * frames, tints);
   setAir(view, piece, phase, total);
   const slices = solid ? total : Math.min(total, SMALL_SLICES);

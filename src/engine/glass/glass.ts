@@ -5,12 +5,9 @@ import type { View } from '../frame/view';
 import viewSource from '../frame/view.glsl?raw';
 import type { Gpu } from '../gl/gpu';
 import { ADDITIVE, fullscreenMaterial } from '../gl/quad';
-import { floatTarget } from '../gl/target';
+import { emptyMatter, floatTarget } from '../gl/target';
 import composeFragment from './compose.frag.glsl?raw';
 import copyFragment from './copy.frag.glsl?raw';
-
-/** Depth in metres where there is none. */
-const NOWHERE = 1e9;
 
 /** What glass needs of one picture size. */
 class Room {
@@ -87,13 +84,13 @@ export class GlassStage {
     view.uBehind.value = room.lit.texture;
     gpu.quad.draw(gpu.renderer, this.copy, room.behind);
     view.uBehind.value = room.behind.texture;
-    this.empty(room.back);
+    emptyMatter(gpu.renderer, room.back);
     for (const { drawn, moment, at } of glass) {
       drawn.show(moment, time);
       drawn.drawBacks?.(at, room.back);
     }
     [view.uGlassBack.value] = room.back.textures;
-    this.empty(room.front);
+    emptyMatter(gpu.renderer, room.front);
     for (const { drawn, moment, at } of glass) {
       drawn.show(moment, time);
       drawn.draw(at, room.front);
@@ -105,13 +102,6 @@ export class GlassStage {
     gpu.quad.draw(gpu.renderer, this.compose, to);
     view.uBehind.value = view.uGlassBack.value = null;
     own.uGlass.value = own.uGlassColour.value = own.uGlassManner.value = null;
-  }
-
-  private empty(target: THREE.WebGLRenderTarget): void {
-    const { renderer } = this.gpu;
-    renderer.setRenderTarget(target);
-    renderer.setClearColor(0x000000, NOWHERE);
-    renderer.clear(true, true, false);
   }
 
   dispose(): void {

@@ -32,12 +32,13 @@ function lookOf(layer: Layer, world: World, phase: number): DrawingLook {
 function madeOf(layer: Layer, world: World): Made {
   const { matter, pattern, lines } = lookOf(layer, world, 0);
   const drawn = drawsLines(lines) ? lines : null;
+  const alone = drawn?.over === 'nothing';
   return {
     matter: matter.kind,
     cover: coverOf(pattern),
     lines: drawn?.drawn ?? 'none',
-    alone: drawn?.over === 'nothing',
-    mirrors: canMirror(matter.kind) && definitionOf(layer.kind).mirrors?.(layer) === true,
+    alone,
+    mirrors: !alone && canMirror(matter.kind) && definitionOf(layer.kind).mirrors?.(layer) === true,
   };
 }
 

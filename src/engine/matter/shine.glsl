@@ -1,11 +1,11 @@
-// Light that a surface gives back, of all lights. n: unit normal towards the viewer; v: unit direction to the viewer; metal: how much
-// of it is, of which f0 and diffuse are mixed; gloss: what is reflected of what is around is multiplied by; place: in the world;
-// shaded: how far shadows fall on it. Needs matter/brdf.glsl and what lights/program.ts puts together.
 #ifdef MIRRORED
 // what is around and near, mirrored in the direction d at a place: see mirror/mirrored.glsl
 vec3 mirroredFrom(vec3 d, float rough, vec3 place);
 #endif
 
+// Light that a surface gives back, of all lights. n: unit normal towards the viewer; v: unit direction to the viewer; metal: how much
+// of it is, of which f0 and diffuse are mixed; gloss: what is reflected of what is around is multiplied by; place: in the world;
+// shaded: how far shadows fall on it. Needs matter/brdf.glsl and what lights/program.ts puts together.
 vec3 shine(vec3 n, vec3 v, vec3 f0, vec3 diffuse, float metal, float rough, float gloss, vec3 place, float shaded) {
   float nv = clamp(dot(n, v), 0.0, 1.0);
   vec3 light = lightOn(Surface(n, v, diffuse, f0, max(rough * rough, 0.003), place, shaded));

@@ -4,16 +4,15 @@ import { rides } from '../../core/world/route';
 import { mirrored, mirrorsOf, planeOf, type Plane } from '../../core/world/mirrors';
 import type { Layer } from '../../core/layers/kinds';
 import { inMirror, MOST_MIRRORS, type MirrorPicture } from '../drawings/drawing';
-import { jobsOf, type ShownLayers, type ShownMatter } from '../frame/layers';
+import { drawMatter, jobsOf, type ShownLayers, type ShownMatter } from '../frame/layers';
 import { Lighting } from '../frame/lighting';
-import { viewMatrix, type Shot } from '../frame/shot';
-import type { Sum } from '../frame/sum';
+import type { Shot } from '../frame/shot';
 import type { Targets } from '../frame/targets';
-import { keepCamera, type Pass, type View } from '../frame/view';
+import { keepCamera, phaseOf, type Pass, type View } from '../frame/view';
 import { visibleParts } from '../frame/visible';
 import type { Gpu } from '../gl/gpu';
 import { fullscreenMaterial } from '../gl/quad';
-import { floatTarget } from '../gl/target';
+import { emptyLight, emptyMatter, floatTarget } from '../gl/target';
 import { Sorter, type SortJob } from '../seen/sorter';
 import { behind, nearSide, towardsEye } from './behind';
 import nearFragment from './near.frag.glsl?raw';
@@ -53,7 +52,6 @@ export class Mirrors {
   constructor(
     private readonly gpu: Gpu,
     private readonly view: View,
-    private readonly sum: Pick<Sum, 'begin'>,
   ) {
     this.sorter = new Sorter(gpu);
     this.nearness = fullscreenMaterial(nearFragment, view);
@@ -68,7 +66,9 @@ export class Mirrors {
     if (layers.length === 0) return;
     const jobs: SortJob[] = [];
     const found = layers.flatMap((layer) => {
-      const surfaces = all.filter(({ frame, at }) => frame.layer.id === layer.id && at.length > 0);
+      const surfaces = all.filter(
+        ({ drawn, frame, at }) => drawn.mirror && frame.layer.id === layer.id && at.length > 0,
+      );
       const views = [shot.openPhase, shot.phase, shot.closePhase].flatMap((phase, i) => {
         const plane = planeOf(piece, layer, phase);
         return plane ? [{ plane, view: behind([shot.open, shot.mid, shot.close][i], plane) }] : [];
@@ -105,31 +105,24 @@ export class Mirrors {
   }
 
   /** Draws what is seen in every mirror in a pass, into the targets of its matter, and hands it to what mirrors it. */
-  draw(piece: Piece, shot: Shot, { lens: { t }, total }: Pass, targets: Targets): void {
+  draw(piece: Piece, shot: Shot, pass: Pass, targets: Targets): void {
     const { view, lighting } = this;
     if (this.found.length === 0 || !lighting) return;
-    const phase = total === 1 ? shot.phase : shot.openPhase + (shot.closePhase - shot.openPhase) * t;
+    const { t } = pass.lens;
+    const phase = phaseOf(shot, pass);
     // none is seen in another
     for (const { surfaces } of this.found) for (const { drawn } of surfaces) drawn.mirror?.(null, NOWHERE);
-    const eye = total === 1 ? shot.mid : viewMatrix(piece, phase);
+    const eye = view.uView.value.clone();
     const planes = this.found.map(({ layer }) => planeOf(piece, layer, phase));
     this.found.forEach(({ things }, number) => {
       const plane = planes[number];
       if (!plane) return;
       const restore = keepCamera(view);
       this.look(behind(eye, plane), plane);
-      this.sum.begin(targets);
-      for (const { drawn, moment, at } of things) {
-        drawn.show(moment, t);
-        drawn.draw(at, targets.matter);
-      }
-      for (const { drawn, moment } of things) {
-        if (!drawn.drawLines) continue;
-        drawn.show(moment, t);
-        drawn.drawLines(targets.matter);
-      }
+      emptyMatter(this.gpu.renderer, targets.matter);
+      drawMatter(things, t, targets.matter);
       const to = this.room(number, targets);
-      this.empty(to.lit);
+      emptyLight(this.gpu.renderer, to.lit);
       // its levels are made once, when all is in it
       to.lit.texture.generateMipmaps = false;
       lighting.draw(targets, to.lit);
@@ -171,13 +164,6 @@ export class Mirrors {
     if (known?.lit.width === width && known.lit.height === height) return known;
     for (const target of known ? [known.lit, known.near] : []) target.dispose();
     return (this.rooms[number] = { lit: levelled(width, height), near: levelled(width / 2, height / 2) });
-  }
-
-  private empty(target: THREE.WebGLRenderTarget): void {
-    const { renderer } = this.gpu;
-    renderer.setClearColor(0x000000, 0);
-    renderer.setRenderTarget(target);
-    renderer.clear(true, false, false);
   }
 
   dispose(): void {

@@ -11,7 +11,7 @@ import { add, rotate, scale, type Quaternion, type Vec3 } from '../../core/space
 import { inView } from '../drawings/drawing';
 import type { FrameRequest } from '../frame/request';
 import type { Shot } from '../frame/shot';
-import { keepCamera, type Pass, type View } from '../frame/view';
+import { keepCamera, phaseOf, type Pass, type View } from '../frame/view';
 import { visibleParts, type Onlooker } from '../frame/visible';
 import type { Gpu } from '../gl/gpu';
 import type { Caster } from '../frame/layers';
@@ -249,9 +249,8 @@ export class Shadows {
   draw(pass: Pass): void {
     const { frame, atlas, view, gpu } = this;
     if (!frame || !atlas) return;
-    const { shot } = frame;
-    const phase = shot.openPhase + (shot.closePhase - shot.openPhase) * pass.lens.t;
-    const lights = this.viewsAt(frame, pass.total === 1 ? shot.phase : phase, pass);
+    const phase = phaseOf(frame.shot, pass);
+    const lights = this.viewsAt(frame, phase, pass);
     this.tell(frame.slots, lights);
     const key = this.keyOf(frame, [phase], pass.total === 1 ? 1 : pass.index + 2);
     if (key !== null && key === this.drawn) {

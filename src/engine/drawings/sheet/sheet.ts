@@ -10,7 +10,7 @@ import { coverVertex } from '../../matter/pattern/program';
 import { hidingMaterial, isSeenThrough, matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram, type Seen } from '../../seen/sorter';
-import { SEEN_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
+import { SEEN_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn, type MirrorPicture } from '../drawing';
 import { GridLines, LINE_CLASSES, maySources, strokesIn } from '../ink/gridLines';
 import { bodyUniforms, setMatter, showLit } from '../uniforms';
 import blocksSource from './blocks.glsl?raw';
@@ -110,11 +110,13 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
           },
           drawLines: (target: THREE.WebGLRenderTarget) => lines.draw(now, target),
         }),
-      mirror(picture, plane) {
-        own.uMirrored.value = picture?.lit.texture ?? null;
-        own.uMirrorNear.value = picture?.near.texture ?? null;
-        own.uMirrorPlane.value.copy(plane);
-      },
+      ...(made.mirrors && {
+        mirror(picture: MirrorPicture | null, plane: THREE.Vector4): void {
+          own.uMirrored.value = picture?.lit.texture ?? null;
+          own.uMirrorNear.value = picture?.near.texture ?? null;
+          own.uMirrorPlane.value.copy(plane);
+        },
+      }),
       update(frame) {
         const { look, piece } = frame;
         const { strength = 0, size = 1, cycles = 0 } = look.ripple ?? {};
