@@ -1,11 +1,10 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { depthOfMist, mistOf } from '../../src/core/air/mist';
 import { newLight, type Light } from '../../src/core/look/lights/kinds';
-import { openLab, redOf } from './lab';
+import { redOf, test } from './lab';
 import { pieceOf } from '../pieces';
 
 // What the air does to light, pixel by pixel, against lines of sight worked out here: a camera at the world's middle that looks along -z.
-test.beforeEach(({ page }) => openLab(page));
 
 type Place = [number, number, number];
 

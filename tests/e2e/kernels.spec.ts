@@ -1,7 +1,7 @@
 import { layerBatch } from '../../src/core/world/batch';
 import { layerElements, pipelineOf } from '../../src/core/world/layers';
 import { parsePiece } from '../../src/core/world/open';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { conf, sources as confSources } from '../../src/core/kernel/conformance.gen';
 import { RF as CF, RI as CI } from '../../src/core/kernel/scratch';
 import { FilledTable, joinSources } from '../../src/core/kernel/kernel';
@@ -17,11 +17,10 @@ import { sources as cellSources } from '../../src/core/noise/cells.gen';
 import { hash4 } from '../../src/core/random/hash';
 import { sources as hashSources } from '../../src/core/random/hash.gen';
 import { takeStock } from '../stock';
-import { demoJson, openLab, probe } from './lab';
+import { demoJson, probe, test } from './lab';
 
 // Kernels are written once: what the GPU computes must be what the core computes.
 test.beforeAll(() => takeStock());
-test.beforeEach(async ({ page }) => openLab(page));
 
 test('131 072 hashes are the same bits on the GPU', async ({ page }) => {
   const count = 131_072;

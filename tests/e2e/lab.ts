@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
+import { test as base, type Page } from '@playwright/test';
 import type { Lab } from '../../src/app/lab/lab';
 import { DOCUMENT_VERSION } from '../../src/core/piece/schema';
 
@@ -17,6 +17,26 @@ export async function openLab(page: Page): Promise<void> {
   await page.goto('/lab');
   await page.waitForFunction(() => 'lab' in globalThis);
 }
+
+/**
+ * Tests of what is drawn share one page of the engine in each of Playwright's processes, so that its programs are built
+ * once: each must hold whatever was drawn there before. After one that fails the next have a new page.
+ */
+export const test = base.extend<object, { drawing: Page }>({
+  drawing: [
+    async ({ browser }, use, { project }) => {
+      const page = await browser.newPage({ baseURL: project.use.baseURL ?? '' });
+      await openLab(page);
+      await use(page);
+      await page.close();
+    },
+    { scope: 'worker' },
+  ],
+  page: async ({ drawing }, use) => {
+    await use(drawing);
+    drawing.removeAllListeners();
+  },
+});
 
 /** Runs kernel code on the GPU for ids 0…count−1; four numbers each, brought back as base64 of their bits. */
 export async function probe(page: Page, source: string, body: string, count: number): Promise<ArrayBuffer> {

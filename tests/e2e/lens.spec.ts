@@ -1,11 +1,9 @@
 // One pass against many: the lens and the shutter of the live picture must show what a finished frame does, as far as one
 // picture from the middle of the lens can know it.
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { PieceSchema, type Piece } from '../../src/core/piece/schema';
 import { decibels } from './decibels';
-import { openLab } from './lab';
-
-test.beforeEach(async ({ page }) => openLab(page));
+import { test } from './lab';
 
 const SIZE = { width: 320, height: 180 };
 

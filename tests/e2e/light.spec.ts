@@ -1,17 +1,16 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { DOCUMENT_VERSION, type Piece } from '../../src/core/piece/schema';
 import { facingFactor } from '../../src/core/look/lights/softBox/factor';
 import { pixmapUrl } from '../../src/core/pictures/pixmap';
 import { newLight, type Light } from '../../src/core/look/lights/kinds';
 import { newLayer } from '../../src/core/layers/kinds';
-import { openLab, probe, redOf } from './lab';
+import { probe, redOf, test } from './lab';
 import { pieceOf } from '../pieces';
 import { normalize } from '../../src/core/space/vector';
 import { skyAt } from '../../src/core/world/sky';
 
 // Light as it falls on a matt wall five metres before the camera, seen without perspective: 0.05 m of the wall a pixel.
-test.beforeEach(({ page }) => openLab(page));
 
 const SIZE = { width: 160, height: 90 };
 const METRES = 8;
@@ -343,7 +342,6 @@ const SQUARE = [
 ];
 
 test('a wall is lit as a body in its place is', async ({ page }) => {
-  await openLab(page);
   const size = { width: 160, height: 90 };
   const wall = await redOf(page, beside({ ...TUNNEL, section: 'drawn', outline: SQUARE, radius: 2, accent: 0 }), size);
   const box = { kind: 'copies', arrangement: 'line', count: 1, source: 'box', bevel: 0, size: 7, variation: 0 };
@@ -361,7 +359,6 @@ test('a wall is lit as a body in its place is', async ({ page }) => {
 });
 
 test('a round wall is lit evenly all around, one with corners by steps', async ({ page }) => {
-  await openLab(page);
   const size = { width: 160, height: 90 };
   const lights = [{ kind: 'point', id: 'lamp', name: 'Lamp', strength: 3, aside: 1.2, above: 0, ahead: 4, radius: 0 }];
   // the most that light changes from one place to the next of 256 around the picture's middle, of its mean
@@ -383,7 +380,6 @@ test('a round wall is lit evenly all around, one with corners by steps', async (
 });
 
 test('a wall that casts shadows keeps the light of a lamp outside out', async ({ page }) => {
-  await openLab(page);
   const size = { width: 96, height: 54 };
   const lights = [
     { kind: 'point', id: 'lamp', name: 'Lamp', strength: 60, above: 6, ahead: 4, shadow: true, radius: 0.05 },
@@ -395,6 +391,8 @@ test('a wall that casts shadows keeps the light of a lamp outside out', async ({
   const [dark, lit] = [await inside(true), await inside(false)];
   expect(lit).toBeGreaterThan(0.02);
   expect(dark).toBeLessThan(0.03 * lit);
+  // a wall that was seen by a light alone can be taken away like any other
+  await redOf(page, { ...beside(TUNNEL, { lights }), layers: [] }, size);
 });
 
 const SKY = {

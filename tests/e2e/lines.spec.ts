@@ -1,12 +1,11 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { pieceOf } from '../pieces';
 import type { Piece } from '../../src/core/piece/schema';
 import { decibels } from './decibels';
 import { linesAlone } from '../../src/core/world/linesAlone';
-import { openLab, redOf } from './lab';
+import { redOf, test } from './lab';
 
 // Drawn lines, alone on black: white ink of no light.
-test.beforeEach(({ page }) => openLab(page));
 
 const SIZE = { width: 320, height: 180 };
 const METRES = 4;

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { gradientTableAt } from '../../src/core/colour/animated';
 import { RF } from '../../src/core/kernel/scratch';
 import { newLight } from '../../src/core/look/lights/kinds';
@@ -7,10 +7,9 @@ import { fitNoise } from '../../src/core/noise/fit';
 import { ramp } from '../../src/core/forms';
 import { DOCUMENT_VERSION } from '../../src/core/piece/schema';
 import { pieceOf } from '../pieces';
-import { openLab } from './lab';
+import { test } from './lab';
 
 // What matter is covered with, on a wall five metres before the camera, seen without perspective: 0.05 m of the wall a pixel.
-test.beforeEach(({ page }) => openLab(page));
 
 const SIZE = { width: 160, height: 90 };
 const METRES = 8;

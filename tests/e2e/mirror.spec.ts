@@ -1,10 +1,9 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { newLight } from '../../src/core/look/lights/kinds';
 import { MATTER, newMatter } from '../../src/core/matter/kinds';
-import { openLab, redOf } from './lab';
+import { redOf, test } from './lab';
 
 // What a flat ground mirrors, against the same things drawn once more beneath it: a perfect mirror shows nothing else.
-test.beforeEach(({ page }) => openLab(page));
 
 const SIZE = { width: 320, height: 180 };
 const LEVEL = -1;

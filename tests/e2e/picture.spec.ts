@@ -1,13 +1,11 @@
 import { layerElements } from '../../src/core/world/layers';
 import { pixmapUrl } from '../../src/core/pictures/pixmap';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { cameraPose } from '../../src/core/world/camera';
 import { PieceSchema, type Piece } from '../../src/core/piece/schema';
 import { hash4, unitFrom } from '../../src/core/random/hash';
 import { rotate } from '../../src/core/space/vector';
-import { DEMOS, demoJson, openLab } from './lab';
-
-test.beforeEach(async ({ page }) => openLab(page));
+import { DEMOS, demoJson, test } from './lab';
 
 const SIZE = { width: 320, height: 180 };
 
@@ -390,7 +388,6 @@ test('in every demo piece the frames around the seam are those of a lap later', 
 });
 
 test('the frame of a cut, a held stagger and a held bend shows one state in all its passes', async ({ page }) => {
-  await openLab(page);
   const report = await page.evaluate(async () => {
     const frames = 24;
     const held = (before: number, after: number) => ({

@@ -2,17 +2,16 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { toLinear } from '../../src/core/colour/colour';
 import { STOCK, stockFile, type FileRef } from '../../src/core/kept';
 import type { ScreenLayer } from '../../src/core/layers/screen/form';
 import { SHOWS } from '../../src/core/shows/kinds';
 import { rgbOf } from '../../src/core/pictures/yuv';
 import { pieceOf } from '../pieces';
-import { openLab } from './lab';
+import { test } from './lab';
 
 // Pictures and clips as they are decoded and drawn.
-test.beforeEach(({ page }) => openLab(page));
 
 const SIZE = { width: 192, height: 120 };
 const shown = (kind: 'picture' | 'clip', file: FileRef, more: object = {}) =>

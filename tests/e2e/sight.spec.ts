@@ -1,10 +1,8 @@
 // What is left out because it is not in sight must not have been in sight. The middle of a picture of twice the field holds
 // the same things well inside its borders, where nothing is left out: the two must be alike.
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { PieceSchema, type Piece } from '../../src/core/piece/schema';
-import { openLab } from './lab';
-
-test.beforeEach(async ({ page }) => openLab(page));
+import { test } from './lab';
 
 const SIZE = { width: 160, height: 96 };
 

@@ -1,13 +1,12 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { stockFile } from '../../src/core/kept';
 import type { TitleLayer } from '../../src/core/layers/title/form';
 import { newTreatment } from '../../src/core/treatments/kinds';
 import { decibels } from './decibels';
-import { openLab } from './lab';
+import { test } from './lab';
 import { pieceOf } from '../pieces';
 
 // Titles as they are drawn: cut at an edge, sharpening, in the frame, counting.
-test.beforeEach(({ page }) => openLab(page));
 
 const SIZE = { width: 192, height: 108 };
 const GLOWING = { kind: 'plain', rough: 1, glowing: 1 } as const;

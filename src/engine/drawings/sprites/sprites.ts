@@ -142,7 +142,7 @@ export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
       dispose() {
         showPicture(own, null);
         program.dispose();
-        for (const { geometry } of seen) geometry.dispose();
+        seen.forEach(({ geometry }) => geometry.dispose());
         large.dispose();
         small.dispose();
       },

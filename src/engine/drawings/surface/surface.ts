@@ -96,7 +96,8 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
       ...(lines && { drawLines: (target: THREE.WebGLRenderTarget) => lines.draw(now, target) }),
       dispose() {
         program.dispose();
-        for (const geometry of seen) geometry.dispose();
+        // of moments that were never shown there is none
+        seen.forEach((geometry) => geometry.dispose());
         material.dispose();
         hiding.dispose();
         lines?.dispose();
