@@ -56,45 +56,50 @@ const stage = async (name, [command, ...args], held) => {
   if (!ok) failedStages.push(name);
 };
 /**
- * Stages that keep one core busy each, at once.
- * @param {...[string, [string, ...string[]]]} stages
+ * A stage whose words come in one piece: others run beside it.
+ * @param {string} name
+ * @param {[string, ...string[]]} command
  */
-const together = (...stages) =>
-  Promise.all(
-    stages.map(async ([name, command]) => {
-      /** @type {string[]} */
-      const held = [];
-      await stage(name, command, held);
-      process.stdout.write(held.join(''));
-    }),
-  );
+const beside = async (name, command) => {
+  /** @type {string[]} */
+  const held = [];
+  await stage(name, command, held);
+  process.stdout.write(held.join(''));
+};
 /** @param {string} name */
 const readReport = (name) =>
   existsSync(join(reports, name)) ? JSON.parse(readFileSync(join(reports, name), 'utf8')) : null;
 
-await together(['lint', ['npm', 'run', '-s', 'lint']], ['types', ['npm', 'run', '-s', 'types']]);
-await stage('unit', [
-  'npx',
-  'vitest',
-  'run',
-  '--reporter=default',
-  '--reporter=json',
-  '--outputFile.json=test-results/unit.json',
+const built = async () => {
+  if (wanted.includes('browser')) await ensureBuilt();
+};
+const reporters = ['--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'];
+// each keeps little more than one core busy
+await Promise.all([
+  beside('lint', ['npm', 'run', '-s', 'lint']),
+  beside('types', ['npm', 'run', '-s', 'types']).then(built),
+  beside('unit', ['npx', 'vitest', 'run', ...reporters]),
 ]);
-if (wanted.includes('browser')) await ensureBuilt();
 await stage('browser', ['npx', 'playwright', 'test']);
 await stage('bench', ['node', 'tests/bench/run.mjs', '--light']);
 
-const unit = readReport('unit.json');
-if (unit) {
-  counts.passed += unit.numPassedTests;
-  counts.failed += unit.numFailedTests;
+const core = readReport('unit.json');
+/** @type {string[]} */
+const failedTests = [];
+if (core) {
+  counts.passed += core.numPassedTests;
+  counts.failed += core.numFailedTests;
+  /** @type {{ status: string, fullName: string }[]} */
+  const results = core.testResults.flatMap(
+    (/** @type {{ assertionResults: object[] }} */ file) => file.assertionResults,
+  );
+  failedTests.push(...results.filter(({ status }) => status === 'failed').map(({ fullName }) => fullName));
 }
 const browser = readReport('browser.json');
 if (browser) {
   counts.passed += browser.stats.expected + browser.stats.flaky;
   counts.failed += browser.stats.unexpected;
 }
-if (failedStages.length > 0) console.log(`\nfailed: ${failedStages.join(', ')}`);
+if (failedStages.length > 0) console.log(`\nfailed: ${[...failedStages, ...failedTests].join('\n  ')}`);
 console.log(`\n${counts.passed} passed, ${counts.failed} failed`);
 process.exitCode = failedStages.length > 0 || counts.failed > 0 ? 1 : 0;

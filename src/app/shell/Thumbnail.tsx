@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { Piece } from '../../core/piece/schema';
 import { POSTER, STRIP_FRAMES } from './strip';
 import { closeThumbnails, stripPicture } from './thumbnails';
@@ -12,8 +12,10 @@ export function Thumbnail({ piece, moving }: { piece: Piece; moving: boolean }) 
   const canvas = useRef<HTMLCanvasElement>(null);
   const pictures = useRef<(ImageBitmap | undefined)[]>([]);
   const [state, setState] = useState<'waiting' | 'shown' | 'failed'>('waiting');
+  const near = useNear(canvas);
 
   useEffect(() => {
+    if (!near) return;
     let live = true;
     const load = async (index: number): Promise<void> => {
       const picture = await stripPicture(piece, index, () => live);
@@ -28,7 +30,7 @@ export function Thumbnail({ piece, moving }: { piece: Piece; moving: boolean }) 
       live = false;
       closeThumbnails();
     };
-  }, [piece]);
+  }, [piece, near]);
 
   useEffect(() => {
     if (!moving || matchMedia('(prefers-reduced-motion: reduce)').matches) return;
@@ -65,6 +67,20 @@ export function Thumbnail({ piece, moving }: { piece: Piece; moving: boolean }) 
       )}
     </span>
   );
+}
+
+/** Whether something is in the window, or has been, or is about to be scrolled there. */
+function useNear(element: RefObject<Element | null>): boolean {
+  const [near, setNear] = useState(false);
+  useEffect(() => {
+    const observer = new IntersectionObserver(
+      (entries) => entries.some(({ isIntersecting }) => isIntersecting) && setNear(true),
+      { rootMargin: '25%' },
+    );
+    if (element.current) observer.observe(element.current);
+    return () => observer.disconnect();
+  }, [element]);
+  return near;
 }
 
 function show(canvas: HTMLCanvasElement | null, picture: ImageBitmap | undefined): boolean {
