@@ -25,6 +25,8 @@ test('the first screen shows the recipes, drawn by the engine, and finds them by
   await page.goto('/');
   for (const name of ['Ropewalk tunnel', 'Plankton bloom', 'Slipway spiral'])
     await expect(page.getByRole('button', { name: `Open ${name}` })).toBeVisible();
+  // those below the window are drawn when they come near it
+  for (const loop of await page.getByRole('article').all()) await loop.scrollIntoViewIfNeeded();
   await expect(page.getByText('drawing…')).toHaveCount(0, { timeout: 60_000 });
   const lit = await page.evaluate(() =>
     [...document.querySelectorAll('canvas')].map((canvas) => {

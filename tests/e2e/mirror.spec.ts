@@ -106,10 +106,46 @@ for (const [what, { passes = 16, flight, look, level = LEVEL }] of Object.entrie
     expect(decibels(at(mirror), at(twice))).toBeGreaterThan(passes === 1 ? 30 : 40);
   });
 
+const lamps = (id: string, above: number): object => ({
+  ...{ id, name: id, kind: 'field', shape: 'box', width: 6, height: 0.01, depth: 6, ahead: 6, above, count: 60 },
+  ...{ size: 0.09, variation: 0, softness: 0.5, light: 1.5, glint: 0, seed: 4, once: true, gradient: WHITE },
+});
+const nets = (id: string, above: number): object => ({
+  ...{ id, name: id, kind: 'links', form: 'globe', slices: 8, stacks: 6, width: 1.6, height: 1.6, depth: 1.6, above },
+  ...{ jitter: 0, size: 0, distance: 0.9, thickness: 0.02, light: 1, linkGradient: WHITE, once: true, ahead: 5 },
+});
+const LIGHT: Record<string, Case & { of(id: string, above: number): object }> = {
+  particles: { of: lamps },
+  'particles out of focus, through three blades': {
+    of: lamps,
+    flight: { fNumber: 0.5, focusM: 2.5, focalMm: 40, blades: 3, bladeTurn: 20 },
+  },
+  'particles in fog': { of: lamps, look: { fogDistance: 6, fogStart: 2, fogColour: '#000000' } },
+  'particles that pass while the shutter is open': {
+    of: lamps,
+    flight: { shutterDeg: 360, route: { kind: 'run', tilesPerLap: 1 } },
+  },
+  'a net': { of: nets },
+  'a net out of focus': { of: nets, flight: { fNumber: 0.5, focusM: 2.5, focalMm: 40 } },
+};
+for (const [what, { of, flight, look, level = LEVEL }] of Object.entries(LIGHT))
+  test(`added light is mirrored as it is there beneath: ${what}`, async ({ page }) => {
+    const twice = await lightOf(page, pieceOf([of('a', ABOVE), of('b', 2 * level - ABOVE)], flight, look), 16);
+    const mirror = await lightOf(page, pieceOf([of('a', ABOVE), water({ above: level })], flight, look), 16);
+    const alone = await lightOf(page, pieceOf([of('a', ABOVE)], flight, look), 16);
+    // beside the things themselves, of which water hides a part
+    const places = [...twice.keys()].filter((i) => alone[i] < 0.01);
+    const at = (light: readonly number[]): number[] => places.map((i) => light[i]);
+    expect(at(twice).filter((v) => v > 0.1).length).toBeGreaterThan(500);
+    expect(decibels(at(mirror), at(twice))).toBeGreaterThan(35);
+    expect(decibels(at(alone), at(twice))).toBeLessThan(26);
+  });
+
 test('what is beneath a mirror is not mirrored, and what goes through it as far as it is above', async ({ page }) => {
   const alone = await lightOf(page, pieceOf([water()]), 16);
   expect(Math.max(...alone)).toBe(0);
-  const sunk = await lightOf(page, pieceOf([balls('a', LEVEL - 0.8), water()]), 16);
+  const under = LEVEL - 1.2;
+  const sunk = await lightOf(page, pieceOf([balls('a', under), lamps('l', under), nets('n', under), water()]), 16);
   expect(Math.max(...sunk)).toBe(0);
   // half of it is above: with its image it is whole
   const half = await lightOf(page, pieceOf([balls('a', LEVEL), water()]), 16);

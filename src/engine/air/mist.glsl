@@ -15,7 +15,8 @@ float throughMist(vec3 from, vec3 to) {
 // where in the world a place of a view is
 vec3 worldOf(mat4 view, vec3 v) { return transpose(mat3(view)) * (v - view[3].xyz); }
 
-// what is left of the light from a place of a view to the eye
-float clearMist(mat4 view, vec3 v) {
-  return throughMist(worldOf(view, vec3(uFlat > 0.0 ? v.xy : vec2(0.0), 0.0)), worldOf(view, v));
-}
+// what is left of the light from a place of a view to the eye, or to what mirrors it
+float clearMist(mat4 view, vec3 v) { return throughMist(worldOf(view, airFrom(v)), worldOf(view, v)); }
+
+// the same in all air
+float clearWhole(mat4 view, vec3 v) { return clearAir(-v.z) / clearAir(-airFrom(v).z) * clearMist(view, v); }

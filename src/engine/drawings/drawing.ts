@@ -88,10 +88,14 @@ export interface MatterDrawn extends DrawnBase {
   drawBacks?(at: readonly VisiblePart[], target: THREE.WebGLRenderTarget): void;
 }
 
-/** What a mirror shows in a pass, with all levels: light and how far anything is there; one over its depth and the same, at half the size. */
+/** What a mirror shows in a pass. */
 export interface MirrorPicture {
+  /** light, and how far anything is there; with all levels */
   lit: THREE.WebGLRenderTarget;
+  /** one over its depth in metres, and how far anything is there, at half the size; with all levels */
   near: THREE.WebGLRenderTarget;
+  /** metres of added light over the mirror, in the middle */
+  lightAbove: number;
 }
 
 /** Where light of one pass is drawn, by the size of its blur. */

@@ -6,6 +6,7 @@ uniform float uFocus;        // metres
 uniform float uFlat;         // without perspective the distance at which the lens would see as much; 0 with it
 uniform vec4 uAir;           // fog start, fog distance, far reach, near fade; metres
 uniform vec4 uMirror;        // in a mirror the plane of that in the view: what lies behind it is not there; else 0
+uniform float uTimes;        // how many times the light that a pass adds is drawn: in a mirror for all passes, of which the mirror takes its share
 
 // what metres at depth d are divided by on their way to the picture
 float over(float d) { return uFlat > 0.0 ? uFlat : d; }
@@ -37,6 +38,17 @@ vec4 throughLens(vec3 v, vec2 lens, vec2 jitter) {
 
 // from a point of the view towards the eye, of length 1
 vec3 toEye(vec3 v) { return uFlat > 0.0 ? vec3(0.0, 0.0, 1.0) : normalize(-v); }
+
+// how far before what mirrors it a place of the view is, of a length of its own; 0 where nothing does
+float beforeMirror(vec3 v) { return dot(uMirror.xyz, v) + uMirror.w; }
+
+// from where on air counts before a place of the view: from the eye, or from what mirrors it
+vec3 airFrom(vec3 v) {
+  vec3 eye = vec3(uFlat > 0.0 ? v.xy : vec2(0.0), 0.0);
+  if (uMirror.w == 0.0) return eye;
+  float before = beforeMirror(eye);
+  return mix(eye, v, clamp(before / min(before - beforeMirror(v), -1e-6), 0.0, 1.0));
+}
 
 float clearAir(float d) { return exp(-max(0.0, d - uAir.x) / uAir.y); }
 

@@ -45,6 +45,7 @@ export const makeView = () => ({
   uTime: { value: 0.5 },
   uPass: { value: new THREE.Vector4() },
   uShare: { value: 1 },
+  uTimes: { value: 1 },
   uSmallSlices: { value: 1 },
   uLens: { value: new THREE.Vector2() },
   uLensAt: { value: new THREE.Vector2() },
@@ -67,6 +68,7 @@ export type View = ReturnType<typeof makeView>;
 const OWN = [
   ...(['uPicture', 'uPixelFocal', 'uApertureHalf', 'uFocus', 'uFlat', 'uAir', 'uAperture', 'uErrorPx'] as const),
   ...(['uViewOpen', 'uViewMid', 'uViewClose', 'uView', 'uLens', 'uLensAt', 'uJitter', 'uMirror'] as const),
+  ...(['uPass', 'uTimes', 'uLevel'] as const),
 ];
 
 type Value = number | THREE.Vector2 | THREE.Vector4 | THREE.Matrix4;

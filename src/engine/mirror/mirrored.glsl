@@ -3,6 +3,7 @@
 uniform sampler2D uMirrored;   // light, and how far anything is there
 uniform sampler2D uMirrorNear; // one over its depth in metres, and how far anything is there, at half the size
 uniform vec4 uMirrorPlane;     // unit normal of the surface in the view, towards the eye; 1 where there is such a picture
+uniform float uMirrorLight;    // metres of added light over the surface, in the middle: how near that is no picture tells
 
 // the most that is blurred, as a share of the picture's height
 const float WIDEST = 0.15;
@@ -52,7 +53,8 @@ vec3 mirroredFrom(vec3 d, float rough, vec3 place) {
     float blur = 0.0;
     for (int i = 0; i < 3; i++) {
       float far_ = near.x / max(near.y, 1e-6);
-      float t = max(onwards * far_ / max(1.0 - depth * far_, 1e-3), nearest);
+      float t = near.y > 1e-6 ? onwards * far_ / max(1.0 - depth * far_, 1e-3) : abs(up) / uMirrorLight;
+      t = max(t, nearest);
       at = awayAt(p, way, t);
       blur = mirrorBlur(rough, depth, onwards, t);
       vec4 there = mirrorNear(at, max(1.0, log2(max(blur, 1.0))));

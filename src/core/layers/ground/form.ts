@@ -52,11 +52,11 @@ export const GroundForm = form({
   }),
   mirrors: choice(
     'sky',
-    { sky: 'The sky alone', all: 'All matter near it' },
+    { sky: 'The sky alone', all: 'All that is near it' },
     {
       label: 'Mirrors',
       group: shape,
-      hint: 'Bodies, land and walls are mirrored where it is flat: water, or land without hills; particles and other light are not. Every picture is then drawn twice.',
+      hint: 'Bodies, land, walls and light are mirrored where it is flat: water, or land without hills; glass and stars are not. Every picture is then drawn twice.',
     },
   ),
   rows: integer(96, {

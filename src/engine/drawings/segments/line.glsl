@@ -54,6 +54,16 @@ bool cut(inout vec3 a, inout vec3 b) {
   return true;
 }
 
+// Cuts off what is behind what mirrors it. @returns whether anything is left
+bool cutByMirror(inout vec3 a, inout vec3 b) {
+  float atA = beforeMirror(a);
+  float atB = beforeMirror(b);
+  if (max(atA, atB) < 0.0) return false;
+  if (atA < 0.0) a = mix(b, a, atB / (atB - atA));
+  if (atB < 0.0) b = mix(a, b, atA / (atA - atB));
+  return true;
+}
+
 // the least blur along a line, pixels
 float leastBlur(float ra, float rb) { return ra * rb < 0.0 ? 0.0 : min(abs(ra), abs(rb)); }
 

@@ -29,7 +29,7 @@ vec2 motion(vec3 open, vec3 shut) {
 }
 
 // what is left of the light of a place of the view
-float leftOf(vec3 v) { return presence(-v.z) * clearAir(-v.z) * clearMist(uView, v); }
+float leftOf(vec3 v) { return presence(-v.z) * clearWhole(uView, v); }
 
 vec3 lightOf(ivec2 texel, vec3 v) {
   return texelFetch(uOpenLook, texel, 0).rgb * leftOf(v);
@@ -41,7 +41,7 @@ void main() {
   vec3 b = seen(mix(line.openB, line.closeB, uTime));
   gl_Position = vec4(2.0, 2.0, 2.0, 1.0);
   fEnds = vec4(0.0); fBlur = vec4(0.0); fLightA = vec3(0.0); fLightB = vec3(0.0); fDepth = vec2(1.0); fSweep = vec2(0.0);
-  if (!cut(a, b)) return;
+  if (!cut(a, b) || !cutByMirror(a, b)) return;
   float da = -a.z;
   float db = -b.z;
 #ifdef LINKS
@@ -74,8 +74,8 @@ void main() {
   gl_Position = vec4(p / uPicture * 2.0 - 1.0, 0.0, 1.0);
   fEnds = vec4(pa, pb) * uLevel;
   fBlur = vec4(ra, rb, ha, hb) * uLevel;
-  fLightA *= uLight * uShare;
-  fLightB *= uLight * uShare;
+  fLightA *= uLight * uShare * uTimes;
+  fLightB *= uLight * uShare * uTimes;
   fSweep = sweep * uLevel;
   fDepth = uFlat > 0.0 ? vec2(da, db) : vec2(1.0 / da, 1.0 / db);
 }

@@ -59,6 +59,7 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
       uMirrored: { value: null as THREE.Texture | null },
       uMirrorNear: { value: null as THREE.Texture | null },
       uMirrorPlane: { value: new THREE.Vector4(0, 0, 0, 0) },
+      uMirrorLight: { value: 1 },
     };
     const uniforms = { ...view, ...own, ...covered.uniforms };
     const { material, take } = matterMaterial(
@@ -115,6 +116,7 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
           own.uMirrored.value = picture?.lit.texture ?? null;
           own.uMirrorNear.value = picture?.near.texture ?? null;
           own.uMirrorPlane.value.copy(plane);
+          own.uMirrorLight.value = picture?.lightAbove ?? 1;
         },
       }),
       update(frame) {

@@ -24,6 +24,7 @@ void skip() {
 void main() {
   ivec2 texel = ivec2(aElement.x & 1023, aElement.x >> 10);
   Particle p = particle(texelFetch(uOpenPlace, texel, 0), texelFetch(uClosePlace, texel, 0), aElement.y);
+  vec3 seenAt = vec3((p.s1.xy - uPicture * 0.5) * (over(p.s1.z) / uPixelFocal), -p.s1.z);
   vec3 s0 = p.s0;
   vec3 s1 = p.s1;
   vec3 s2 = p.s2;
@@ -37,6 +38,9 @@ void main() {
 #ifndef SMALL
   fCell = vec4(0.0);
 #endif
+
+  // behind what mirrors it nothing is seen
+  if (beforeMirror(seenAt) < 0.0) { skip(); return; }
 
   // which cell of aperture and shutter this pass owns for this particle
   float m = uPass.w;
@@ -102,8 +106,7 @@ void main() {
   gl_Position = vec4(held / target * 2.0 - 1.0, 0.0, 1.0);
 
   vec3 look = texelFetch(uOpenLook, texel, 0).rgb;
-  vec3 seenAt = vec3((s1.xy - uPicture * 0.5) * (over(depth) / uPixelFocal), -depth);
-  float energy = uLight * here * (clearAir(depth) * clearMist(uViewMid, seenAt)) * PI * own * own;
+  float energy = uLight * here * clearWhole(uViewMid, seenAt) * PI * own * own * uTimes;
 #ifdef LAMPS
   look *= lampsAt(worldOf(uViewMid, seenAt), -(transpose(mat3(uViewMid)) * toEye(seenAt)));
 #endif
