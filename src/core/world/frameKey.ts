@@ -1,5 +1,5 @@
 import { keyedIn } from '../forms/walk';
-import { actingEffects } from '../look/effects/kinds';
+import { usedEffects } from '../look/effects/kinds';
 import { missingFiles } from '../piece/files';
 import { textKey } from '../piece/key';
 import { setAt, type PiecePath } from '../piece/paths';
@@ -39,7 +39,7 @@ function seenOf(piece: Piece): Piece {
   const layers = piece.layers
     .filter((layer) => !layer.hidden || named(layer))
     .map((layer) => ({ ...layer, name: '', treatments: layer.treatments.filter(({ off }) => !off) }));
-  const look = { ...piece.look, effects: actingEffects(piece.look.effects) };
+  const look = { ...piece.look, effects: usedEffects(piece.look.effects) };
   return { ...piece, id: '', name: '', deliveries: [], samples: 1, layers, look };
 }
 

@@ -12,7 +12,7 @@ import type { PanelLamp } from '../layers/definition';
 import { definitionOf } from '../layers/kinds';
 import { layerElements, worldOf } from './layers';
 import type { Aiming, Hanging } from '../look/lights/standing';
-import { levelIn } from '../look/lights/stretch';
+import { levelIn } from '../look/stretch';
 import { cameraPose, flightOf, sceneOfPiece } from './camera';
 import { sightTarget } from './sight';
 

@@ -1,6 +1,8 @@
 import * as THREE from 'three';
 import { joinSources } from '../../core/kernel/kernel';
-import { actingEffects, effectOf, type Effect } from '../../core/look/effects/kinds';
+import { actingEffects, effectOf, reachOf, type Effect } from '../../core/look/effects/kinds';
+import { ellipseOf, levelAt, type Reaching } from '../../core/look/effects/reach';
+import { sources as maskSources } from '../../core/look/effects/mask.gen';
 import { Trouble } from '../../core/trouble';
 import { fullscreenMaterial } from '../gl/quad';
 import { floatTarget } from '../gl/target';
@@ -13,7 +15,7 @@ const KEPT = 6;
 
 /** Effects that follow one another in one program. */
 interface Stretch {
-  effects: { index: number; running: RunningEffect<Effect> }[];
+  effects: { index: number; running: RunningEffect<Effect>; mixing: ReturnType<typeof mixingUniforms> }[];
   material: THREE.RawShaderMaterial;
 }
 
@@ -22,20 +24,82 @@ type Picture = Pick<THREE.WebGLRenderTarget, 'width' | 'height'>;
 /** Where the names of an effect's GLSL stand for those of its place in the chain. */
 const placed = (text: string, index: number): string => text.replaceAll('effect_', `e${index}_`);
 
+/**
+ * How an effect is mixed with what was there before: not at all where there is always all of it, or its program draws as much as it is
+ * told; else by its amount alone, or by a mask too. It follows from what a document says, not from the moment, so that no value that
+ * moves asks for another program.
+ */
+type Mixing = 'none' | 'amount' | Exclude<Reaching['mask'], 'everywhere'>;
+
+function mixingOf(effect: Effect): Mixing {
+  const reach = reachOf(effect);
+  if (!reach) return 'none';
+  if (reach.mask !== 'everywhere') return reach.mask;
+  const whole = reach.amount === 1 && reach.acts === 'always';
+  return whole || effectOf(effect.kind).graded ? 'none' : 'amount';
+}
+
+const HEAD = 'uniform float effect_level;\nuniform vec4 effect_mask;\nuniform vec4 effect_maskMore;\n';
+
+/** The share of what an effect does, of a colour before it; see {@link setMixing}. */
+const SHARES: Record<Exclude<Mixing, 'none'>, string> = {
+  amount: 'effect_level',
+  ellipse:
+    'effect_level * abs(effect_maskMore.w - ellipseMask(vUv, effect_mask.xy, effect_mask.zw, effect_maskMore.x))',
+  light: 'effect_level * abs(effect_maskMore.w - lightMask(before * had, effect_maskMore.y, effect_maskMore.z))',
+};
+
+const mixed = (mixing: Mixing): string =>
+  mixing === 'none'
+    ? '  effect_apply(c, gain);'
+    : [
+        '  {',
+        '    vec3 before = c;',
+        '    float had = gain;',
+        `    float share = ${SHARES[mixing]};`,
+        '    effect_apply(c, gain);',
+        '    c = mix(before * had, c * gain, share);',
+        '    gain = 1.0;',
+        '  }',
+      ].join('\n');
+
+const mixingUniforms = () => ({
+  effect_level: { value: 1 },
+  effect_mask: { value: new THREE.Vector4(0, 0, 1, 1) },
+  effect_maskMore: { value: new THREE.Vector4(0, 0, 0, 0) },
+});
+
+/** Sets how much of an effect is mixed in. */
+function setMixing(uniforms: ReturnType<typeof mixingUniforms>, effect: Effect, frame: FrameInfo): void {
+  const reach = reachOf(effect);
+  if (!reach) return;
+  const { middle, radii } = ellipseOf(reach, frame.phase);
+  uniforms.effect_level.value = effectOf(effect.kind).graded ? 1 : levelAt(reach, frame);
+  uniforms.effect_mask.value.set(...middle, ...radii);
+  uniforms.effect_maskMore.value.set(reach.maskSoft, reach.maskNone, reach.maskAll, reach.maskTurned ? 1 : 0);
+}
+
 function program(effects: readonly Effect[], from: number, last: boolean): string {
-  const own = effects.map((effect, k) => ({ ...programOf(effect.kind), index: from + k }));
+  const own = effects.map((effect, k) => ({
+    ...programOf(effect.kind),
+    mixing: mixingOf(effect),
+    index: from + k,
+  }));
   return [
-    joinSources(...own.map(({ sources = {} }) => sources)),
+    joinSources(...own.map(({ sources = {} }) => sources), maskSources),
     'uniform sampler2D uSource;',
     'uniform vec2 uPicture;',
     'uniform uint uFrame;         // index within the lap: noise repeats with it',
     'in vec2 vUv;',
     'out vec4 outColour;',
-    ...own.map(({ glsl, index }) => placed(glsl, index)),
+    ...own.map(({ glsl, mixing, index }) => placed((mixing === 'none' ? '' : HEAD) + glsl, index)),
     'void main() {',
-    '  vec3 c = texture(uSource, vUv).rgb;',
+    // what was already worked on is read as it is, to the last bit
+    from === 0
+      ? '  vec3 c = texture(uSource, vUv).rgb;'
+      : '  vec3 c = texelFetch(uSource, ivec2(gl_FragCoord.xy), 0).rgb;',
     '  float gain = 1.0;',
-    ...own.map(({ index }) => `  e${index}_apply(c, gain);`),
+    ...own.map(({ mixing, index }) => placed(mixed(mixing), index)),
     last ? '  outColour = vec4(clamp(c, 0.0, 1.0), 1.0);' : '  outColour = vec4(c * gain, 1.0);',
     '}',
   ].join('\n');
@@ -63,14 +127,17 @@ class Chain {
     this.stretches = starts.map((from, s) => {
       const to = starts[s + 1] ?? effects.length;
       const own = effects.slice(from, to);
-      const running = own.map(({ kind }, k) => ({ index: from + k, running: programOf(kind).make(gpu) }));
+      const running = own.map(({ kind }, k) => ({
+        ...{ index: from + k, running: programOf(kind).make(gpu), mixing: mixingUniforms() },
+      }));
       const uniforms: Record<string, THREE.IUniform> = {
         uSource: { value: null },
         uPicture: { value: new THREE.Vector2() },
         uFrame: { value: 0 },
       };
-      for (const { index, running: effect } of running)
-        for (const [name, uniform] of Object.entries(effect.uniforms)) uniforms[placed(name, index)] = uniform;
+      for (const { index, running: effect, mixing } of running)
+        for (const [name, uniform] of Object.entries({ ...mixing, ...effect.uniforms }))
+          uniforms[placed(name, index)] = uniform;
       return { effects: running, material: fullscreenMaterial(program(own, from, to === effects.length), uniforms) };
     });
   }
@@ -91,7 +158,10 @@ class Chain {
   ): void {
     let source = light;
     this.stretches.forEach(({ effects: own, material }, s) => {
-      for (const { index, running } of own) running.prepare(effects[index], source, frame);
+      for (const { index, running, mixing } of own) {
+        setMixing(mixing, effects[index], frame);
+        running.prepare(effects[index], source, frame);
+      }
       const last = s === this.stretches.length - 1;
       const to = last ? target : this.room(s, light);
       const { uSource, uPicture, uFrame } = material.uniforms;
@@ -131,7 +201,7 @@ export class EffectComposer {
     frame: FrameInfo,
     offers: ReadonlySet<Need>,
   ): void {
-    const acting = actingEffects(effects);
+    const acting = actingEffects(effects, frame);
     for (const { kind } of acting)
       for (const need of programOf(kind).needs)
         if (!offers.has(need))
@@ -139,7 +209,7 @@ export class EffectComposer {
             'effect-needs',
             `${effectOf(kind).label} needs the ${need} of the picture, which this one does not hold`,
           );
-    const key = acting.map(({ kind }) => kind).join(' ');
+    const key = acting.map((effect) => `${effect.kind} ${mixingOf(effect)}`).join(', ');
     const chain = this.chains.get(key) ?? new Chain(this.gpu, acting);
     // the one in use is the youngest
     this.chains.delete(key);

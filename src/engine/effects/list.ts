@@ -1,12 +1,30 @@
-import type { Effect, EffectKind } from '../../core/look/effects/kinds';
+import { balance } from './balance/balance';
+import { corner } from './corner/corner';
 import { dither } from './dither/dither';
+import { flash } from './flash/flash';
+import { fringe } from './fringe/fringe';
 import { glow } from './glow/glow';
+import { grade } from './grade/grade';
 import { grain } from './grain/grain';
-import type { EffectProgram } from './program';
+import { sharpen } from './sharpen/sharpen';
 import { tone } from './tone/tone';
 import { vignette } from './vignette/vignette';
+import type { Effect, EffectKind } from '../../core/look/effects/kinds';
+import type { EffectProgram } from './program';
 
 /** The program of every kind of effect: the compiler asks for one of each. */
-export const PROGRAMS = { glow, vignette, tone, grain, dither } satisfies {
+export const PROGRAMS = {
+  glow,
+  corner,
+  flash,
+  fringe,
+  vignette,
+  balance,
+  tone,
+  grade,
+  sharpen,
+  grain,
+  dither,
+} satisfies {
   [K in EffectKind]: EffectProgram<Extract<Effect, { kind: K }>>;
 };

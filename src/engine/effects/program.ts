@@ -1,14 +1,12 @@
 import type * as THREE from 'three';
+import type { Moment } from '../../core/look/effects/reach';
 import type { Gpu } from '../gl/gpu';
 
 /** What an effect may ask for besides the pixel it changes. */
 export type Need = 'neighbours' | 'depth' | 'normal';
 
-/** Of the frame that is finished. */
-export interface FrameInfo {
-  phase: number;
-  /** index within the lap, for what repeats with it */
-  frame: number;
+/** Of the frame that is finished; what repeats with the lap takes its frame. */
+export interface FrameInfo extends Moment {
   /** draw what is noise by nature; off for measurements, which must not see it */
   texture: boolean;
 }

@@ -191,7 +191,7 @@ export class Renderer {
     const { frames } = piece.lap;
     const { phase, frameIndex, texture } = request;
     const frame = ((frameIndex % frames) + frames) % frames;
-    this.effects.run(piece.look.effects, light, null, { phase, frame, texture }, OFFERS);
+    this.effects.run(piece.look.effects, light, null, { phase, frame, frames, texture }, OFFERS);
   }
 
   private targetsFor({ width, height }: FrameRequest): Targets {

@@ -15,11 +15,15 @@ import { bench, useBench, usePiece } from '../../state/bench';
 import { movedOver, newId } from '../../state/edit';
 import { EffectDrawing } from './EffectDrawing';
 import { GlowRows } from './GlowRows';
+import { GradeWheels } from './GradeWheels';
 import styles from './Look.module.css';
 import { PartCard } from './PartCard';
 
 /** Kinds whose values are more than rows. */
-const EDITORS: Partial<Record<EffectKind, (props: { index: number }) => ReactNode>> = { glow: GlowRows };
+const EDITORS: Partial<Record<EffectKind, (props: { index: number }) => ReactNode>> = {
+  glow: GlowRows,
+  grade: GradeWheels,
+};
 
 /** Kinds of effect that can be added: a look always has those it cannot be without. */
 const ADDED = EFFECTS.names.filter((kind) => !effectOf(kind).always).map((kind) => ({ ...effectOf(kind), kind }));

@@ -1,8 +1,19 @@
 import type { ReactNode } from 'react';
 import { hexAt } from '../../../core/colour/animated';
+import { applied } from '../../../core/colour/adapt';
+import { linearToHex, type Rgb } from '../../../core/colour/colour';
+import { graded } from '../../../core/colour/grade.gen';
+import { RF } from '../../../core/kernel/scratch';
+import { balanceAt, type Balance } from '../../../core/look/effects/balance/balance';
+import type { Corner } from '../../../core/look/effects/corner/corner';
+import { flashAt, type Flash } from '../../../core/look/effects/flash/flash';
+import type { Fringe } from '../../../core/look/effects/fringe/fringe';
+import { gradeAt, type Grade } from '../../../core/look/effects/grade/grade';
+import type { Sharpen } from '../../../core/look/effects/sharpen/sharpen';
 import type { Glow } from '../../../core/look/effects/glow/glow';
 import type { Effect, EffectKind } from '../../../core/look/effects/kinds';
 import type { Tone } from '../../../core/look/effects/tone/tone';
+import { evaluateAnimated } from '../../../core/time/animated';
 import type { Vignette } from '../../../core/look/effects/vignette/vignette';
 
 const glow = ({ layers }: Glow, phase: number): ReactNode => (
@@ -31,9 +42,17 @@ const tone = ({ curve }: Tone): ReactNode => (
   </svg>
 );
 
-const vignette = ({ amount }: Vignette): ReactNode => (
+const vignette = ({ amount }: Vignette, phase: number): ReactNode => (
   <svg viewBox="0 0 44 32" width="44" height="32">
-    <rect x="2" y="3" width="40" height="26" rx="3" fill="currentColor" opacity={0.15 + 0.55 * amount} />
+    <rect
+      x="2"
+      y="3"
+      width="40"
+      height="26"
+      rx="3"
+      fill="currentColor"
+      opacity={0.15 + 0.55 * evaluateAnimated(amount, phase)}
+    />
     <ellipse cx="22" cy="16" rx="16" ry="10" fill="var(--text)" opacity={0.75} />
   </svg>
 );
@@ -64,8 +83,100 @@ const dither = (): ReactNode => (
   </svg>
 );
 
+/** The colour that a white balance gives to a grey. */
+const balance = (effect: Balance, phase: number): ReactNode => {
+  const rgb = applied(balanceAt(effect, phase), [0.5, 0.5, 0.5]);
+  return (
+    <svg viewBox="0 0 44 32" width="44" height="32">
+      <path d="M4 4h18v24H4z" fill={linearToHex([0.5, 0.5, 0.5])} />
+      <path d="M22 4h18v24H22z" fill={linearToHex(rgb.map((v) => Math.max(0, v)) as Rgb)} />
+    </svg>
+  );
+};
+
+/** What becomes of a ramp of greys. */
+const grade = (effect: Grade, phase: number): ReactNode => {
+  const { lift, gamma, gain } = gradeAt(effect, phase);
+  const [contrast, pivot] = [effect.contrast, effect.pivot].map((v) => evaluateAnimated(v, phase));
+  return (
+    <svg viewBox="0 0 44 32" width="44" height="32">
+      {Array.from({ length: 11 }, (_, i) => {
+        const c = 0.04 + (i / 10) * 0.88;
+        graded(c, c, c, ...lift, ...gamma, ...gain, contrast, pivot, 1, 0);
+        const [r, g, b] = [RF[0], RF[1], RF[2]].map((v) => Math.round(255 * Math.min(1, v)));
+        return <rect key={i} x={2 + i * 3.64} y="4" width="3.7" height="24" fill={`rgb(${r} ${g} ${b})`} />;
+      })}
+    </svg>
+  );
+};
+
+const CORNERS: Record<Corner['side'], readonly (readonly [number, number])[]> = {
+  ...{ left: [[2, 16]], right: [[42, 16]], above: [[22, 3]], below: [[22, 29]] },
+  ...{ topLeft: [[3, 4]], topRight: [[41, 4]], bottomLeft: [[3, 28]], bottomRight: [[41, 28]] },
+  corners: [
+    [3, 4],
+    [41, 4],
+    [3, 28],
+    [41, 28],
+  ],
+};
+const corner = ({ side, colour, reach }: Corner, phase: number): ReactNode => (
+  <svg viewBox="0 0 44 32" width="44" height="32">
+    <rect x="2" y="3" width="40" height="26" rx="3" fill="none" stroke="var(--line-strong)" />
+    {CORNERS[side].map(([x, y]) => (
+      <circle
+        key={`${x} ${y}`}
+        cx={x}
+        cy={y}
+        r={Math.min(16, 3 + 14 * evaluateAnimated(reach, phase))}
+        fill={hexAt(colour, phase)}
+        opacity={0.6}
+        clipPath="inset(0)"
+      />
+    ))}
+  </svg>
+);
+
+/** How bright it is over one lap. */
+const flash = (effect: Flash): ReactNode => (
+  <svg viewBox="0 0 44 32" width="44" height="32" fill="none" stroke="var(--time)" strokeWidth="1.4">
+    <path d="M3 28h38" stroke="var(--line-strong)" />
+    <path
+      d={Array.from({ length: 96 }, (_, i) => {
+        const shown = { ...effect, beats: Math.min(effect.beats, 8) };
+        return `${i === 0 ? 'M' : 'L'}${3 + i * 0.4} ${28 - 23 * flashAt(shown, i / 95)}`;
+      }).join('')}
+    />
+  </svg>
+);
+
+const fringe = ({ apart }: Fringe, phase: number): ReactNode => {
+  const by = Math.max(-3, Math.min(3, 250 * evaluateAnimated(apart, phase)));
+  return (
+    <svg viewBox="0 0 44 32" width="44" height="32" fill="none" strokeWidth="1.6">
+      {(['#ff4a4a', '#4aff7a', '#5a7aff'] as const).map((stroke, i) => (
+        <circle key={stroke} cx="22" cy="16" r={10 + by * (1 - i)} stroke={stroke} style={{ mixBlendMode: 'screen' }} />
+      ))}
+    </svg>
+  );
+};
+
+/** An edge, and the same sharper. */
+const sharpen = ({ strength }: Sharpen, phase: number): ReactNode => {
+  const over = Math.min(6, 3 * evaluateAnimated(strength, phase));
+  return (
+    <svg viewBox="0 0 44 32" width="44" height="32" fill="none" strokeWidth="1.4">
+      <path d="M3 23h12C22 23 22 9 29 9h12" stroke="var(--line-strong)" />
+      <path
+        d={`M3 23h10C17 ${23 + over} 19 ${23 + over} 22 16C25 ${9 - over} 27 ${9 - over} 31 9h10`}
+        stroke="var(--time)"
+      />
+    </svg>
+  );
+};
+
 /** The small drawing of each kind of effect, from its own values. */
-const DRAWINGS = { glow, tone, vignette, grain, dither } satisfies {
+const DRAWINGS = { glow, corner, flash, fringe, vignette, balance, tone, grade, sharpen, grain, dither } satisfies {
   [K in EffectKind]: (effect: Extract<Effect, { kind: K }>, phase: number) => ReactNode;
 };
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { stored, type Form } from '../../forms';
+import { evaluateAnimated, type Animated } from '../../time/animated';
 
 /**
  * What an effect acts on, in the order in which they follow one another whatever the list says: the light of the scene;
@@ -18,13 +19,21 @@ export interface EffectDefinition<E extends object> {
   space: Space;
   /** what differs, when somebody adds one, from what is left out of a document: so that it is seen at once */
   start?: Partial<E>;
-  /** a look always has one, and no more */
+  /** a look always has one, and no more: then it has no reach */
   always?: boolean;
+  /** a look has one where a document says nothing of it */
+  usual?: boolean;
+  /** its program draws as much of it as it is told; what others do is mixed with what was there before */
+  graded?: boolean;
   /** it keeps dark gradients from banding in few code values */
   smooths?: boolean;
   /** in a few words, for the card */
   summary(effect: E, phase: number): string;
 }
+
+/** A share as a card says it. */
+export const shareWords = (share: Animated, phase: number): string =>
+  `${Math.round(evaluateAnimated(share, phase) * 100)} %`;
 
 /** Fields every effect has. */
 export const effectBase = {

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { parsePiece } from '../../world/open';
 import { LOOK } from '../form';
 import {
-  actingEffects,
+  usedEffects,
   effectOf,
   EFFECTS,
   effectsTrouble,
@@ -18,9 +18,9 @@ import {
 const kindsOf = (effects: readonly Effect[]): string[] => effects.map(({ kind }) => kind);
 
 describe('the effects of a look', () => {
-  it('a new look has one of each, tone among them, each with an id of its own', () => {
+  it('a new look has one of each that is usual, tone among them, each with an id of its own', () => {
     const { effects } = LOOK.schema.parse({});
-    expect(kindsOf(effects)).toEqual([...EFFECTS.names]);
+    expect(kindsOf(effects)).toEqual(['glow', 'vignette', 'tone', 'grain', 'dither']);
     expect(new Set(effects.map(({ id }) => id)).size).toBe(effects.length);
     expect(effectsTrouble(effects)).toBeNull();
   });
@@ -33,9 +33,9 @@ describe('the effects of a look', () => {
 
   it('act on light first, then bring it to the display, then on that; within each as the list says', () => {
     const list = [newEffect('grain', 'a'), newEffect('tone', 'b'), newEffect('vignette', 'c'), newEffect('glow', 'd')];
-    expect(actingEffects(list).map(({ id }) => id)).toEqual(['c', 'd', 'b', 'a']);
+    expect(usedEffects(list).map(({ id }) => id)).toEqual(['c', 'd', 'b', 'a']);
     expect(inOrder(inOrder(list))).toEqual(inOrder(list));
-    expect(actingEffects([{ ...list[0], off: true }, list[1]]).map(({ id }) => id)).toEqual(['b']);
+    expect(usedEffects([{ ...list[0], off: true }, list[1]]).map(({ id }) => id)).toEqual(['b']);
   });
 
   it.each([

@@ -1,6 +1,7 @@
 import { kinds, type KindValue } from '../../forms';
 import { LIST } from './list';
 import { SPACES, type EffectDefinition } from './definition';
+import { levelAt, type Moment, type Reaching } from './reach';
 
 /** Every kind: see list.ts. */
 export const EFFECTS = kinds(...LIST);
@@ -18,18 +19,31 @@ export const newEffect = (kind: EffectKind, id: string): Effect => EFFECTS.schem
 export const startedEffect = (kind: EffectKind, id: string): Effect =>
   EFFECTS.schema.parse({ ...effectOf(kind).start, kind, id });
 
-/** One of each, as somebody adds them. */
-export const startedEffects = (): Effect[] => EFFECTS.names.map((kind) => startedEffect(kind, kind));
+/** Kinds of which a look has one where a document says nothing of it. */
+const USUAL = EFFECTS.names.filter((kind) => effectOf(kind).usual);
+
+/** One of each that is usual, as somebody adds them. */
+export const startedEffects = (): Effect[] => USUAL.map((kind) => startedEffect(kind, kind));
 
 /** What a look has where a document says nothing of it. */
-export const standardEffects = (): Effect[] => EFFECTS.names.map((kind) => newEffect(kind, kind));
+export const standardEffects = (): Effect[] => USUAL.map((kind) => newEffect(kind, kind));
 
 /** Effects in the order in which they act: by what they act on, then as the list says. */
 export const inOrder = (effects: readonly Effect[]): Effect[] =>
   SPACES.flatMap((space) => effects.filter(({ kind }) => effectOf(kind).space === space));
 
+/** The reach of an effect; null of one that always acts on everything. */
+export const reachOf = (effect: Effect): Reaching | null => ('mask' in effect ? effect : null);
+
 /** Those that are switched on, in the order in which they act. */
-export const actingEffects = (effects: readonly Effect[]): Effect[] => inOrder(effects).filter(({ off }) => !off);
+export const usedEffects = (effects: readonly Effect[]): Effect[] => inOrder(effects).filter(({ off }) => !off);
+
+/** Those of them of which there is anything at a moment. */
+export const actingEffects = (effects: readonly Effect[], moment: Moment): Effect[] =>
+  usedEffects(effects).filter((effect) => {
+    const reach = reachOf(effect);
+    return !reach || levelAt(reach, moment) > 0;
+  });
 
 /** What is wrong with a list of effects as a whole, in words; null when nothing is. */
 export function effectsTrouble(effects: readonly Effect[]): string | null {

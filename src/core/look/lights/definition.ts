@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { colourAt, type AnimatedColour } from '../../colour/animated';
-import { animated, choice, colour, FRAMES, flag, heading, number, stored, type Form } from '../../forms';
+import { animated, choice, colour, flag, heading, stored, type Form } from '../../forms';
 import type { LightPoint } from '../../lens/lightPoint';
 import type { Quaternion, Vec3 } from '../../space/vector';
 import { evaluateAnimated, type Animated } from '../../time/animated';
-import type { Stretch } from './stretch';
+import { stretchFields, type Stretch } from '../stretch';
 
 /** Where a light stands in the world at a moment: metres, and what turns its own axes (x right, y up, it shines along −z) into the world's. */
 export interface Standing {
@@ -78,9 +78,6 @@ export interface LightDefinition<L extends object> {
 
 const when = heading('When', 1);
 const shade = heading('Shadow', 1);
-const stretched = { group: when, when: { field: 'shines', is: ['stretch'] } };
-const frames = { ...FRAMES, min: 0, max: 100_000, comfort: 240, decimals: 0, ...stretched };
-
 /** Fields every light has. */
 export const lightBase = {
   id: stored(z.string().min(1).max(64)),
@@ -95,24 +92,12 @@ export const lightStretch = {
     { always: 'All the lap', stretch: 'For a stretch' },
     { label: 'Shines', group: when, hint: 'All the lap, or from one frame up to another.' },
   ),
-  from: number(0, { label: 'From', ...frames, hint: 'Frame of the lap on which it comes on.' }),
-  to: number(60, {
-    label: 'Up to',
-    ...frames,
-    hint: 'Frame on which it is off again; earlier than the first, it shines across the seam.',
-  }),
-  fadeIn: number(12, { label: 'Comes over', ...frames, hint: 'Frames over which it comes on; 0 at once.' }),
-  fadeOut: number(12, { label: 'Goes over', ...frames, hint: 'Frames over which it goes, before its end.' }),
+  ...stretchFields('shines', when),
 };
 
 /** A light's stretch as the lap knows it; null for always. */
-export const stretchOf = (light: {
-  shines: 'always' | 'stretch';
-  from: number;
-  to: number;
-  fadeIn: number;
-  fadeOut: number;
-}): Stretch | null => (light.shines === 'always' ? null : light);
+export const stretchOf = (light: Stretch & { shines: 'always' | 'stretch' }): Stretch | null =>
+  light.shines === 'always' ? null : light;
 
 /** Whether it casts shadows. */
 export const lightShadow = (on: boolean) => ({

@@ -1,4 +1,5 @@
 import type { Grain } from '../../../core/look/effects/grain/grain';
+import { levelAt } from '../../../core/look/effects/reach';
 import { sources } from '../../../core/random/hash.gen';
 import type { EffectProgram } from '../program';
 import glsl from './grain.glsl?raw';
@@ -11,9 +12,9 @@ export const grain: EffectProgram<Grain> = {
     const uniforms = { effect_amount: { value: 0 }, effect_cell: { value: 1 } };
     return {
       uniforms,
-      prepare({ amount, size }, { width, height }, { texture }) {
-        uniforms.effect_amount.value = texture ? amount : 0;
-        uniforms.effect_cell.value = size * Math.min(width, height);
+      prepare(effect, { width, height }, frame) {
+        uniforms.effect_amount.value = frame.texture ? levelAt(effect, frame) : 0;
+        uniforms.effect_cell.value = effect.size * Math.min(width, height);
       },
       dispose: () => undefined,
     };

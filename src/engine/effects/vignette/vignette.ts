@@ -1,4 +1,5 @@
 import type { Vignette } from '../../../core/look/effects/vignette/vignette';
+import { levelAt } from '../../../core/look/effects/reach';
 import type { EffectProgram } from '../program';
 import glsl from './vignette.glsl?raw';
 
@@ -9,7 +10,7 @@ export const vignette: EffectProgram<Vignette> = {
     const uniforms = { effect_amount: { value: 0 } };
     return {
       uniforms,
-      prepare: ({ amount }) => (uniforms.effect_amount.value = amount),
+      prepare: (effect, _, frame) => (uniforms.effect_amount.value = levelAt(effect, frame)),
       dispose: () => undefined,
     };
   },

@@ -1,5 +1,6 @@
 import { form, number, tag, type ValueOf } from '../../../forms';
 import { effectBase, type EffectDefinition } from '../definition';
+import { effectReach } from '../reach';
 
 const DitherForm = form({
   ...effectBase,
@@ -13,6 +14,7 @@ const DitherForm = form({
     decimals: 1,
     hint: 'Noise of so many code values of 8 bits, so that dark gradients do not band.',
   }),
+  ...effectReach(),
 });
 export type Dither = ValueOf<typeof DitherForm>;
 
@@ -22,6 +24,7 @@ export const dither: EffectDefinition<Dither> = {
   describe: 'A breath of noise that keeps dark gradients from banding.',
   form: DitherForm,
   space: 'display',
+  usual: true,
   smooths: true,
   summary: ({ steps }) => `${Number(steps.toFixed(1))} code value${steps === 1 ? '' : 's'}`,
 };

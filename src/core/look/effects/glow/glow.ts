@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { colour, form, list, number, stored, tag, type ValueOf } from '../../../forms';
 import { effectBase, type EffectDefinition } from '../definition';
+import { effectReach } from '../reach';
 
 /** The most glows of one effect: they share one pass. */
 export const MOST_GLOWS = 4;
@@ -36,7 +37,12 @@ export const GLOW_LAYER = form({
 });
 export type GlowLayer = ValueOf<typeof GLOW_LAYER>;
 
-const GlowForm = form({ ...effectBase, kind: tag('glow'), layers: list(GLOW_LAYER, MOST_GLOWS) });
+const GlowForm = form({
+  ...effectBase,
+  kind: tag('glow'),
+  layers: list(GLOW_LAYER, MOST_GLOWS),
+  ...effectReach(),
+});
 export type Glow = ValueOf<typeof GlowForm>;
 
 export const glow: EffectDefinition<Glow> = {
@@ -45,6 +51,7 @@ export const glow: EffectDefinition<Glow> = {
   describe: 'Bright light spreads around itself, near and wide.',
   form: GlowForm,
   space: 'scene',
+  usual: true,
   // near and wide
   start: {
     layers: [

@@ -1,19 +1,10 @@
 import { form, number, tag, type ValueOf } from '../../../forms';
-import { effectBase, type EffectDefinition } from '../definition';
+import { effectBase, shareWords, type EffectDefinition } from '../definition';
+import { effectReach } from '../reach';
 
 const GrainForm = form({
   ...effectBase,
   kind: tag('grain'),
-  amount: number(0.15, {
-    label: 'Amount',
-    unit: '%',
-    min: 0,
-    max: 1,
-    comfort: 0.6,
-    display: 100,
-    decimals: 0,
-    hint: 'Film grain; it repeats with the lap.',
-  }),
   size: number(0.002, {
     label: 'Size',
     unit: '% of height',
@@ -23,6 +14,7 @@ const GrainForm = form({
     decimals: 2,
     hint: 'As a share of the shorter side of the frame.',
   }),
+  ...effectReach(0.15),
 });
 export type Grain = ValueOf<typeof GrainForm>;
 
@@ -32,5 +24,7 @@ export const grain: EffectDefinition<Grain> = {
   describe: 'The texture of film, new in every frame and the same in every lap.',
   form: GrainForm,
   space: 'display',
-  summary: ({ amount }) => `${Math.round(amount * 100)} %`,
+  usual: true,
+  graded: true,
+  summary: ({ amount }, phase) => shareWords(amount, phase),
 };

@@ -33,6 +33,7 @@ export const tone: EffectDefinition<Tone> = {
   describe: 'From light to what a display can show.',
   form: ToneForm,
   space: 'tone',
+  usual: true,
   always: true,
   summary({ exposure, curve }, phase) {
     const ev = evaluateAnimated(exposure, phase);

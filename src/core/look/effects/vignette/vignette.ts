@@ -1,18 +1,11 @@
-import { form, number, tag, type ValueOf } from '../../../forms';
-import { effectBase, type EffectDefinition } from '../definition';
+import { form, tag, type ValueOf } from '../../../forms';
+import { effectBase, shareWords, type EffectDefinition } from '../definition';
+import { effectReach } from '../reach';
 
 const VignetteForm = form({
   ...effectBase,
   kind: tag('vignette'),
-  amount: number(0.25, {
-    label: 'Amount',
-    unit: '%',
-    min: 0,
-    max: 1,
-    display: 100,
-    decimals: 0,
-    hint: 'How much darker the corners are.',
-  }),
+  ...effectReach(0.25),
 });
 export type Vignette = ValueOf<typeof VignetteForm>;
 
@@ -22,5 +15,7 @@ export const vignette: EffectDefinition<Vignette> = {
   describe: 'The corners darken as a lens lets them.',
   form: VignetteForm,
   space: 'scene',
-  summary: ({ amount }) => `${Math.round(amount * 100)} %`,
+  usual: true,
+  graded: true,
+  summary: ({ amount }, phase) => shareWords(amount, phase),
 };

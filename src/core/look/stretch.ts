@@ -1,3 +1,5 @@
+import { FRAMES, number, type Heading } from '../forms';
+
 /** A stretch of the lap in whole frames, the last not in it, which may go on across the seam, with fades inside it. */
 export interface Stretch {
   from: number;
@@ -29,4 +31,25 @@ export function levelIn(stretch: Stretch | null, frame: number, frames: number):
   const come = comes > 0 ? eased((at + 1) / (comes + 1)) : 1;
   const go = goes > 0 ? eased((length - at) / (goes + 1)) : 1;
   return Math.min(come, go);
+}
+
+/**
+ * Fields of a stretch, which something has where another field of it is `stretch`.
+ * @param field that one
+ */
+export function stretchFields(field: string, group: Heading) {
+  const frames = {
+    ...FRAMES,
+    ...{ min: 0, max: 100_000, comfort: 240, decimals: 0, group, when: { field, is: ['stretch'] } },
+  };
+  return {
+    from: number(0, { label: 'From', ...frames, hint: 'Frame of the lap on which it comes on.' }),
+    to: number(60, {
+      label: 'Up to',
+      ...frames,
+      hint: 'Frame on which it is off again; earlier than the first, it is on across the seam.',
+    }),
+    fadeIn: number(12, { label: 'Comes over', ...frames, hint: 'Frames over which it comes on; 0 at once.' }),
+    fadeOut: number(12, { label: 'Goes over', ...frames, hint: 'Frames over which it goes, before its end.' }),
+  };
 }

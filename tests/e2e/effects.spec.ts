@@ -1,0 +1,204 @@
+import { expect, type Page } from '@playwright/test';
+import { applied } from '../../src/core/colour/adapt';
+import { fromLinear, hexToLinear } from '../../src/core/colour/colour';
+import { graded } from '../../src/core/colour/grade.gen';
+import { RF } from '../../src/core/kernel/scratch';
+import { balanceAt, type Balance } from '../../src/core/look/effects/balance/balance';
+import { flashAt, type Flash } from '../../src/core/look/effects/flash/flash';
+import { gradeAt, type Grade } from '../../src/core/look/effects/grade/grade';
+import { EFFECTS, effectOf, newEffect, reachOf, startedEffect, type Effect } from '../../src/core/look/effects/kinds';
+import { maskAt } from '../../src/core/look/effects/reach';
+import { DOCUMENT_VERSION, type Piece } from '../../src/core/piece/schema';
+import { demoJson, test } from './lab';
+
+// What effects do to the picture, against the core's own laws, on a small picture without noise.
+
+const SIZE = { width: 160, height: 90 };
+const TONE = { kind: 'tone', id: 'tone', curve: 'straight' };
+
+/** A picture of one colour. */
+const plain = (colour: string, effects: object[]): object => ({
+  ...{ id: 'plain', name: 'Plain', lap: { frames: 100, rate: { num: 25, den: 1 } }, layers: [] },
+  flight: { route: { kind: 'run', tilesPerLap: 0 } },
+  look: { background: colour, backgroundEdge: colour, lights: [], effects: [TONE, ...effects] },
+});
+/** A piece that has much of everything, with these effects. */
+const busy = (effects: object[]): object => {
+  const { piece } = structuredClone(demoJson('salt-lattice')) as { piece: Piece };
+  return { ...piece, look: { ...piece.look, effects: [{ kind: 'tone', id: 'tone' }, ...effects] } };
+};
+const FRAMES = (demoJson('salt-lattice') as { piece: Piece }).piece.lap.frames;
+const of = (kind: Effect['kind'], more: object = {}): Effect => ({ ...newEffect(kind, kind), ...more }) as Effect;
+
+/** Code values, red, green and blue of each pixel, bottom row first. */
+const codes = async (page: Page, piece: object, frameIndex = 0, { width, height } = SIZE, passes = 1) => {
+  const base64 = await page.evaluate(
+    async ([p, at, w, h, n, version]) => {
+      const piece = lab.parse({ format: 'isomorph', version, piece: p });
+      const { api } = lab.engine;
+      const rgba = await api.pixels({ piece, frameIndex: at, width: w, height: h, passes: n, texture: false });
+      let text = '';
+      for (let i = 0; i < rgba.length; i += 32_768) text += String.fromCharCode(...rgba.subarray(i, i + 32_768));
+      return btoa(text);
+    },
+    [piece, frameIndex, width, height, passes, DOCUMENT_VERSION] as const,
+  );
+  const rgba = [...Buffer.from(base64, 'base64')];
+  const row = width * 4;
+  return Array.from({ length: height }, (_, y) => rgba.slice((height - 1 - y) * row, (height - y) * row))
+    .flat()
+    .filter((_, i) => i % 4 < 3);
+};
+const code = (linear: number): number => 255 * fromLinear(Math.min(1, Math.max(0, linear)));
+const apart = (a: readonly number[], b: readonly number[]): number =>
+  a.reduce((most, v, i) => Math.max(most, Math.abs(v - b[i])), 0);
+
+/** How alike code values are. */
+const decibels = (a: readonly number[], b: readonly number[]): number =>
+  -10 * Math.log10(a.reduce((sum, v, i) => sum + ((v - b[i]) / 255) ** 2, 0) / a.length);
+
+/** Kinds that can be set to do nothing, and how. */
+const NOTHING: Partial<Record<Effect['kind'], object>> = {
+  glow: { layers: [] },
+  corner: { strength: 0 },
+  flash: { lights: 0, veil: 0 },
+  fringe: { apart: 0 },
+  vignette: { amount: 0 },
+  balance: {},
+  grade: {},
+  sharpen: { strength: 0 },
+  grain: { amount: 0 },
+  dither: { steps: 0 },
+};
+
+test('what is set to nothing leaves every code value, mixed in or not', async ({ page }) => {
+  const bare = await codes(page, busy([]));
+  const added = EFFECTS.names.filter((kind) => !effectOf(kind).always);
+  expect(Object.keys(NOTHING).sort()).toEqual([...added].sort());
+  for (const kind of added) {
+    expect([kind, apart(await codes(page, busy([of(kind, NOTHING[kind])])), bare)]).toEqual([kind, 0]);
+    const masked = of(kind, { ...NOTHING[kind], mask: 'ellipse', acts: 'stretch', from: 95, to: 5 });
+    expect([kind, 'masked', apart(await codes(page, busy([masked])), bare)]).toEqual([kind, 'masked', 0]);
+  }
+});
+
+test('at no amount, outside of its stretch and switched off an effect changes no byte', async ({ page }) => {
+  const bare = await codes(page, busy([]), 30);
+  const strong = { veil: 1, lights: 2 };
+  expect(apart(await codes(page, busy([of('flash', { ...strong, shift: 0.2 })]), 30), bare)).toBeGreaterThan(30);
+  for (const more of [
+    { off: true },
+    { amount: 0 },
+    { amount: { law: 'swing', middle: 0.5, reach: 0.5, cycles: 1, wave: 'sine', shift: 0.75 - 30 / FRAMES } },
+    { acts: 'stretch', from: 31, to: 60, fadeIn: 0, fadeOut: 0 },
+    { acts: 'stretch', from: 20, to: 30, fadeIn: 0, fadeOut: 0 },
+  ])
+    expect(apart(await codes(page, busy([of('flash', { ...strong, ...more })]), 30), bare)).toBe(0);
+});
+
+test('grading and white balance are those of the core', async ({ page }) => {
+  const grade = of('grade', {
+    ...{ lift: 0.05, liftRed: 0.4, liftGreen: -0.3, gamma: 1.2, gammaGreen: 0.5, gain: 0.9, gainRed: -0.6 },
+    ...{ contrast: 1.4, pivot: 0.4, saturation: 1.3, dull: 0.5 },
+  }) as Grade;
+  const balance = of('balance', { white: 4200, green: 0.4 }) as Balance;
+  for (const hex of ['#1a2b4c', '#d09060', '#808080', '#f0f4ff', '#000000']) {
+    const linear = hexToLinear(hex);
+    const [first, second] = [await codes(page, plain(hex, [grade])), await codes(page, plain(hex, [balance]))];
+    const { lift, gamma, gain } = gradeAt(grade, 0);
+    const [r, g, b] = linear.map(fromLinear);
+    graded(r, g, b, ...lift, ...gamma, ...gain, 1.4, 0.4, 1.3, 0.5);
+    const want = [RF[0], RF[1], RF[2]].map((v) => 255 * Math.min(1, v));
+    want.forEach((v, k) => expect(Math.abs(first[k] - v)).toBeLessThan(1));
+    applied(balanceAt(balance, 0), linear).forEach((v, k) => expect(Math.abs(second[k] - code(v))).toBeLessThan(1));
+  }
+});
+
+test('masks, amounts and flashes are those of the core, in linear light', async ({ page }) => {
+  const flash = { lights: 0, veil: 0.6, beats: 3, fades: 0.5 };
+  for (const [more, frame] of [
+    [{}, 0],
+    [{}, 9],
+    [{ amount: 0.5 }, 40],
+    [{ mask: 'ellipse', maskAside: 0.1, maskAbove: -0.1, maskWide: 0.5, maskHigh: 0.8, maskSoft: 0.7 }, 0],
+    [{ mask: 'ellipse', maskTurned: true, amount: 0.7 }, 0],
+    [{ mask: 'light', maskNone: 0.05, maskAll: 0.3 }, 0],
+    [{ mask: 'light', maskNone: 0.05, maskAll: 0.3, maskTurned: true }, 0],
+  ] as const) {
+    const effect = of('flash', { ...flash, ...more }) as Flash;
+    const reach = reachOf(effect);
+    if (!reach) throw new Error('it has none');
+    const seen = await codes(page, plain('#606060', [effect]), frame);
+    const [was] = hexToLinear('#606060');
+    const level = 0.6 * flashAt(effect, frame / 100) * (effect.amount as number);
+    let most = 0;
+    for (let y = 0; y < SIZE.height; y++)
+      for (let x = 0; x < SIZE.width; x++) {
+        const at = [(x + 0.5) / SIZE.width, (y + 0.5) / SIZE.height] as const;
+        const want = code(was + level * maskAt(reach, 0, at, [was, was, was]));
+        most = Math.max(most, Math.abs(seen[(y * SIZE.width + x) * 3] - want));
+      }
+    expect([more, most < 1]).toEqual([more, true]);
+  }
+});
+
+/** Large soft lights before a gradient: the same at every size without an effect. */
+const soft = (effects: object[]): object => ({
+  ...plain('#303850', effects),
+  layers: [
+    {
+      ...{
+        id: 'lamps',
+        name: 'Lamps',
+        kind: 'field',
+        shape: 'box',
+        width: 8,
+        height: 4,
+        depth: 3,
+        ahead: 6,
+        count: 24,
+      },
+      ...{ seed: 3, once: true, size: 0.35, variation: 0.5, softness: 1, light: 2.5, glint: 0 },
+    },
+  ],
+});
+
+test('every effect looks alike at twice the size', async ({ page }) => {
+  const [half, whole] = [
+    { width: 320, height: 180 },
+    { width: 640, height: 360 },
+  ];
+  for (const kind of EFFECTS.names.filter((kind) => !['dither', 'grain'].includes(kind))) {
+    const piece = soft(effectOf(kind).always ? [] : [startedEffect(kind, 'e')]);
+    const small = await codes(page, piece, 2, half);
+    const large = await codes(page, piece, 2, whole);
+    const scaled = small.map((_, i) => {
+      const [x, y, k] = [Math.floor(i / 3) % half.width, Math.floor(i / 3 / half.width), i % 3];
+      const at = (dx: number, dy: number): number => large[((2 * y + dy) * whole.width + 2 * x + dx) * 3 + k];
+      return (at(0, 0) + at(1, 0) + at(0, 1) + at(1, 1)) / 4;
+    });
+    const alike = decibels(small, scaled);
+    console.log(`${kind} at twice the size: ${alike.toFixed(1)} dB`);
+    expect([kind, alike > 38]).toEqual([kind, true]);
+  }
+});
+
+test('colours part towards the corners, red outside, and not in the middle', async ({ page }) => {
+  const fringed = of('fringe', { apart: 0.03 });
+  const bare = await codes(page, busy([]));
+  const parted = await codes(page, busy([fringed]));
+  const energy = (a: readonly number[]): number => a.reduce((sum, v) => sum + v, 0);
+  // no light is lost but at the rim
+  expect(Math.abs(energy(parted) / energy(bare) - 1)).toBeLessThan(0.03);
+  const differ = (x0: number, x1: number, y0: number, y1: number): number => {
+    let sum = 0;
+    for (let y = y0; y < y1; y++)
+      for (let x = x0; x < x1; x++)
+        for (let k = 0; k < 3; k++) {
+          const i = (y * SIZE.width + x) * 3 + k;
+          sum += Math.abs(parted[i] - bare[i]);
+        }
+    return sum / ((x1 - x0) * (y1 - y0));
+  };
+  expect(differ(70, 90, 38, 52)).toBeLessThan(0.5 * Math.max(differ(0, 20, 0, 14), differ(140, 160, 76, 90)));
+});
