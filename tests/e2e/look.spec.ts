@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { drop, move, openRecipe, pause, saved, step } from './ui';
+import { drawn, drop, move, openRecipe, pause, saved, step } from './ui';
 
 test('effects are added, switched off, put into another order, removed, and brought back by undo', async ({ page }) => {
   await openRecipe(page);
@@ -154,4 +154,35 @@ test('a panorama lights from all around: one that ships, and a picture of one’
   await expect(page.getByText(/“torn.hdr” is damaged: it does not say how large its picture is/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'Lights' })).toContainText('sky.hdr, turned');
   await saved(page);
+});
+
+test('a grade is set by its wheels: keys, drags in one undo step, and where it acts', async ({ page }) => {
+  await openRecipe(page, 'Ropewalk tunnel');
+  await pause(page);
+  await step(page, 'Look').click();
+  await page.getByRole('button', { name: 'Add an effect' }).click();
+  await page.getByRole('menuitem', { name: /^Grade/ }).click();
+  const wheel = page.getByRole('slider', { name: 'Gamma wheel' });
+  await expect(wheel).toHaveAttribute('aria-valuetext', '0 % red, 0 % green');
+  await wheel.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(wheel).toHaveAttribute('aria-valuetext', '2 % red, -10 % green');
+  await page.keyboard.press('Home');
+  await expect(wheel).toHaveAttribute('aria-valuetext', '0 % red, 0 % green');
+  const box = await wheel.boundingBox();
+  if (!box) throw new Error('the wheel is nowhere');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * 0.7, box.y + box.height * 0.5, { steps: 3 });
+  // beyond the rim it stays on it
+  await page.mouse.move(box.x + box.width * 1.5, box.y + box.height * 0.5, { steps: 3 });
+  await page.mouse.up();
+  await expect(wheel).toHaveAttribute('aria-valuetext', '100 % red, 0 % green');
+  await page.keyboard.press('Control+z');
+  await expect(wheel).toHaveAttribute('aria-valuetext', '0 % red, 0 % green');
+  await page.getByRole('button', { name: 'Acts on' }).click();
+  await page.getByRole('option', { name: 'In an ellipse' }).click();
+  await expect(page.getByRole('textbox', { name: /^Wide/ })).toHaveValue('70');
+  await drawn(page);
 });

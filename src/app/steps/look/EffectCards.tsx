@@ -4,6 +4,7 @@ import {
   EFFECTS,
   inOrder,
   startedEffect,
+  withEffect,
   type Effect,
   type EffectKind,
 } from '../../../core/look/effects/kinds';
@@ -31,10 +32,10 @@ const ADDED = EFFECTS.names.filter((kind) => !effectOf(kind).always).map((kind) 
 /** The list stands in the order in which its effects act: what it shows is what is done. */
 const setEffects = (effects: readonly Effect[]): void => bench.set(['look', 'effects'], inOrder(effects));
 
-/** A new effect after those that act on the same, opened. */
+/** A new effect, opened. */
 function add(effects: readonly Effect[], kind: EffectKind): void {
   const id = newId('effect');
-  setEffects([...effects, startedEffect(kind, id)]);
+  setEffects(withEffect(effects, startedEffect(kind, id)));
   bench.patch({ open: id });
 }
 

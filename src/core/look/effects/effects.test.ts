@@ -12,6 +12,7 @@ import {
   standardEffects,
   startedEffect,
   startedEffects,
+  withEffect,
   type Effect,
 } from './kinds';
 
@@ -51,6 +52,20 @@ describe('the effects of a look', () => {
     const look = { effects: change(standardEffects()) };
     const parsed = LOOK.schema.safeParse(look);
     expect(parsed.error?.issues.map(({ message }) => message)).toEqual([words]);
+  });
+
+  it('one that is added stands where its kind usually does', () => {
+    const kindsWith = (...kinds: Effect['kind'][]): string[] =>
+      kindsOf(kinds.reduce((list, kind, i) => withEffect(list, newEffect(kind, `new ${i}`)), standardEffects()));
+    expect(kindsWith('sharpen')).toEqual(['glow', 'vignette', 'tone', 'sharpen', 'grain', 'dither']);
+    expect(kindsWith('dither')).toEqual(['glow', 'vignette', 'tone', 'grain', 'dither', 'dither']);
+    expect(kindsWith('balance', 'glow', 'corner').slice(0, 5)).toEqual([
+      'glow',
+      'glow',
+      'corner',
+      'vignette',
+      'balance',
+    ]);
   });
 
   it('every kind says in a few words what it does', () => {

@@ -32,6 +32,15 @@ export const standardEffects = (): Effect[] => USUAL.map((kind) => newEffect(kin
 export const inOrder = (effects: readonly Effect[]): Effect[] =>
   SPACES.flatMap((space) => effects.filter(({ kind }) => effectOf(kind).space === space));
 
+/** The effects with one more, where the order of kinds has it: before those of its space that usually come after it. */
+export function withEffect(effects: readonly Effect[], effect: Effect): Effect[] {
+  const { space } = effectOf(effect.kind);
+  const place = EFFECTS.names.indexOf(effect.kind);
+  const ordered = inOrder(effects);
+  const at = ordered.findIndex(({ kind }) => effectOf(kind).space === space && EFFECTS.names.indexOf(kind) > place);
+  return inOrder(at < 0 ? [...ordered, effect] : ordered.toSpliced(at, 0, effect));
+}
+
 /** The reach of an effect; null of one that always acts on everything. */
 export const reachOf = (effect: Effect): Reaching | null => ('mask' in effect ? effect : null);
 

@@ -3,7 +3,7 @@ import { evaluateAnimated, type Animated } from '../../time/animated';
 import { levelIn, stretchFields, type Stretch } from '../stretch';
 import { ellipseMask, lightMask } from './mask.gen';
 
-const when = heading('When', 1);
+const when = heading('How much', 1);
 const where = heading('Where', 2);
 
 const inEllipse = { group: where, when: { field: 'mask', is: ['ellipse'] } };
@@ -17,6 +17,7 @@ export const effectReach = (amount = 1) => ({
     ...share,
     min: 0,
     max: 1,
+    group: when,
     hint: 'How much of it there is. At 0 it is not there, and costs nothing.',
   }),
   acts: choice(

@@ -16,6 +16,8 @@ const wheel = <const N extends string>(name: N, label: string, level: Parameters
   } as Record<N | `${N}Red` | `${N}Green`, ReturnType<typeof animated>>;
 };
 
+const tones = heading('All tones');
+
 const GradeForm = form({
   ...effectBase,
   kind: tag('grade'),
@@ -43,7 +45,7 @@ const GradeForm = form({
     min: 0.2,
     max: 4,
     comfort: 2,
-    group: heading('All tones'),
+    group: tones,
     hint: 'Steeper about the pivot; black and white stay.',
   }),
   pivot: animated(0.46, {
@@ -53,7 +55,7 @@ const GradeForm = form({
     max: 0.95,
     display: 100,
     decimals: 0,
-    group: heading('All tones'),
+    group: tones,
     hint: 'The tone that contrast leaves; 46 % is a grey card of 18 %.',
   }),
   saturation: animated(1, {
@@ -62,13 +64,13 @@ const GradeForm = form({
     min: 0,
     max: 3,
     comfort: 2,
-    group: heading('All tones'),
+    group: tones,
     hint: 'Of all colours alike; 0 removes them.',
   }),
   dull: animated(0, {
     label: 'Dull colours',
     ...side,
-    group: heading('All tones'),
+    group: tones,
     hint: 'How much more saturated what is dull becomes; what is pure stays.',
   }),
   ...effectReach(),
