@@ -1,12 +1,13 @@
 import { expect, type Page } from '@playwright/test';
 import { applied } from '../../src/core/colour/adapt';
-import { fromLinear, hexToLinear } from '../../src/core/colour/colour';
+import { fromLinear, hexToLinear, toLinear } from '../../src/core/colour/colour';
 import { graded } from '../../src/core/colour/grade.gen';
 import { RF } from '../../src/core/kernel/scratch';
 import { balanceAt, type Balance } from '../../src/core/look/effects/balance/balance';
 import { flashAt, type Flash } from '../../src/core/look/effects/flash/flash';
 import { gradeAt, type Grade } from '../../src/core/look/effects/grade/grade';
 import { EFFECTS, effectOf, newEffect, reachOf, startedEffect, type Effect } from '../../src/core/look/effects/kinds';
+import { burstAt, type Slices } from '../../src/core/look/effects/slices/slices';
 import { maskAt } from '../../src/core/look/effects/reach';
 import { DOCUMENT_VERSION, type Piece } from '../../src/core/piece/schema';
 import { demoJson, test } from './lab';
@@ -63,6 +64,8 @@ const NOTHING: Partial<Record<Effect['kind'], object>> = {
   corner: { strength: 0 },
   flash: { lights: 0, veil: 0 },
   fringe: { apart: 0 },
+  distortion: { barrel: 0 },
+  slices: { shift: 0, split: 0, lasts: 10_000 },
   vignette: { amount: 0 },
   balance: {},
   grade: {},
@@ -74,8 +77,9 @@ const NOTHING: Partial<Record<Effect['kind'], object>> = {
 test('what is set to nothing leaves every code value, mixed in or not', async ({ page }) => {
   const bare = await codes(page, busy([]));
   const added = EFFECTS.names.filter((kind) => !effectOf(kind).always);
-  expect(Object.keys(NOTHING).sort()).toEqual([...added].sort());
-  for (const kind of added) {
+  // mirrors and cells have no nothing
+  expect([...Object.keys(NOTHING), 'fold', 'grid'].sort()).toEqual([...added].sort());
+  for (const kind of added.filter((kind) => kind in NOTHING)) {
     expect([kind, apart(await codes(page, busy([of(kind, NOTHING[kind])])), bare)]).toEqual([kind, 0]);
     const masked = of(kind, { ...NOTHING[kind], mask: 'ellipse', acts: 'stretch', from: 95, to: 5 });
     expect([kind, 'masked', apart(await codes(page, busy([masked])), bare)]).toEqual([kind, 'masked', 0]);
@@ -163,24 +167,106 @@ const soft = (effects: object[]): object => ({
   ],
 });
 
+/** What would be finer than a pixel at this size: as large as it is in 540 rows. And a moment at which there is any. */
+const AS_LARGE: Partial<Record<Effect['kind'], object>> = {
+  grid: { cell: 0.05 },
+  slices: { lasts: 10_000, bands: 15 },
+};
+
 test('every effect looks alike at twice the size', async ({ page }) => {
   const [half, whole] = [
     { width: 320, height: 180 },
     { width: 640, height: 360 },
   ];
   for (const kind of EFFECTS.names.filter((kind) => !['dither', 'grain'].includes(kind))) {
-    const piece = soft(effectOf(kind).always ? [] : [startedEffect(kind, 'e')]);
+    const piece = soft(effectOf(kind).always ? [] : [{ ...startedEffect(kind, 'e'), ...AS_LARGE[kind] }]);
     const small = await codes(page, piece, 2, half);
     const large = await codes(page, piece, 2, whole);
     const scaled = small.map((_, i) => {
       const [x, y, k] = [Math.floor(i / 3) % half.width, Math.floor(i / 3 / half.width), i % 3];
-      const at = (dx: number, dy: number): number => large[((2 * y + dy) * whole.width + 2 * x + dx) * 3 + k];
-      return (at(0, 0) + at(1, 0) + at(0, 1) + at(1, 1)) / 4;
+      const at = (dx: number, dy: number): number =>
+        toLinear(large[((2 * y + dy) * whole.width + 2 * x + dx) * 3 + k] / 255);
+      return code((at(0, 0) + at(1, 0) + at(0, 1) + at(1, 1)) / 4);
     });
     const alike = decibels(small, scaled);
     console.log(`${kind} at twice the size: ${alike.toFixed(1)} dB`);
     expect([kind, alike > 38]).toEqual([kind, true]);
   }
+});
+
+const at = (picture: readonly number[], x: number, y: number, k = 0, { width } = SIZE): number =>
+  picture[(y * width + x) * 3 + k];
+/** Linear light, all of it. */
+const light = (picture: readonly number[]): number => picture.reduce((sum, v) => sum + toLinear(v / 255), 0);
+
+test('mirrors make the picture the same on both sides, and of six parts the same in each', async ({ page }) => {
+  const size = { width: 120, height: 120 };
+  const halves = await codes(page, soft([of('fold', { turn: 0.25 })]), 0, size);
+  const parts = await codes(page, soft([of('fold', { parts: 3, turn: 0.05 })]), 0, size);
+  const bare = await codes(page, soft([]), 0, size);
+  let [most, turned, changed] = [0, 0, 0];
+  for (let y = 0; y < size.height; y++)
+    for (let x = 0; x < size.width; x++) {
+      most = Math.max(most, Math.abs(at(halves, x, y, 0, size) - at(halves, size.width - 1 - x, y, 0, size)));
+      changed = Math.max(changed, Math.abs(at(bare, x, y, 0, size) - at(bare, size.width - 1 - x, y, 0, size)));
+      // a third of a turn farther on it is the same
+      const [u, v] = [x + 0.5 - size.width / 2, y + 0.5 - size.height / 2];
+      const [c, s] = [Math.cos((2 * Math.PI) / 3), Math.sin((2 * Math.PI) / 3)];
+      const [p, q] = [Math.floor(u * c - v * s + size.width / 2), Math.floor(u * s + v * c + size.height / 2)];
+      if (Math.hypot(u, v) < 55) turned += Math.abs(at(parts, x, y, 0, size) - at(parts, p, q, 0, size));
+    }
+  expect(changed).toBeGreaterThan(60);
+  expect(most).toBeLessThan(2);
+  // but for the pixels' own places
+  expect(turned / (Math.PI * 55 * 55)).toBeLessThan(3);
+});
+
+test('a barrel shows what its law says, and leaves the corners', async ({ page }) => {
+  const [bare, bent] = [await codes(page, soft([])), await codes(page, soft([of('distortion', { barrel: 0.4 })]))];
+  let sum = 0;
+  let moved = 0;
+  for (let y = 4; y < SIZE.height - 4; y++)
+    for (let x = 4; x < SIZE.width - 4; x++) {
+      const [dx, dy] = [x + 0.5 - SIZE.width / 2, y + 0.5 - SIZE.height / 2];
+      const r2 = (dx * dx + dy * dy) / (SIZE.width ** 2 / 4 + SIZE.height ** 2 / 4);
+      const f = (1 + 0.4 * r2) / 1.4;
+      const [p, q] = [dx * f + SIZE.width / 2 - 0.5, dy * f + SIZE.height / 2 - 0.5];
+      const [i, j, u, v] = [Math.floor(p), Math.floor(q), p - Math.floor(p), q - Math.floor(q)];
+      const want =
+        (at(bare, i, j) * (1 - u) + at(bare, i + 1, j) * u) * (1 - v) +
+        (at(bare, i, j + 1) * (1 - u) + at(bare, i + 1, j + 1) * u) * v;
+      sum += Math.abs(at(bent, x, y) - want);
+      moved += Math.abs(at(bent, x, y) - at(bare, x, y));
+    }
+  expect(moved / sum).toBeGreaterThan(15);
+});
+
+test('cells of light keep the light of the picture, whatever their gap and shape', async ({ page }) => {
+  // whole cells of 9 pixels
+  const whole = { width: 144, height: 90 };
+  const bare = light(await codes(page, plain('#707070', []), 0, whole));
+  for (const more of [
+    { shape: 'round', gap: 0.2 },
+    { shape: 'square', gap: 0.1 },
+    { shape: 'square', gap: 0 },
+  ]) {
+    const seen = light(await codes(page, plain('#707070', [of('grid', { cell: 0.1, ...more })]), 0, whole));
+    expect(Math.abs(seen / bare - 1)).toBeLessThan(0.02);
+  }
+});
+
+test('slices are moved in bursts alone, and as the core says when', async ({ page }) => {
+  const effect = of('slices', { bursts: 2, lasts: 6, seed: 5 }) as Slices;
+  let [inside, outside] = [0, 0];
+  for (let frame = 0; frame < 100; frame += 3) {
+    const [bare, seen] = [await codes(page, soft([]), frame), await codes(page, soft([effect]), frame)];
+    const burst = burstAt(effect, { frame, frames: 100 }) > 0;
+    expect([frame, apart(bare, seen) > 10]).toEqual([frame, burst]);
+    if (burst) inside++;
+    else outside++;
+  }
+  expect(inside).toBeGreaterThan(1);
+  expect(outside).toBeGreaterThan(20);
 });
 
 test('colours part towards the corners, red outside, and not in the middle', async ({ page }) => {

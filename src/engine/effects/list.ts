@@ -1,12 +1,16 @@
 import { balance } from './balance/balance';
 import { corner } from './corner/corner';
+import { distortion } from './distortion/distortion';
 import { dither } from './dither/dither';
 import { flash } from './flash/flash';
+import { fold } from './fold/fold';
 import { fringe } from './fringe/fringe';
 import { glow } from './glow/glow';
 import { grade } from './grade/grade';
 import { grain } from './grain/grain';
+import { grid } from './grid/grid';
 import { sharpen } from './sharpen/sharpen';
+import { slices } from './slices/slices';
 import { tone } from './tone/tone';
 import { vignette } from './vignette/vignette';
 import type { Effect, EffectKind } from '../../core/look/effects/kinds';
@@ -17,12 +21,16 @@ export const PROGRAMS = {
   glow,
   corner,
   flash,
+  fold,
+  distortion,
+  grid,
   fringe,
   vignette,
   balance,
   tone,
   grade,
   sharpen,
+  slices,
   grain,
   dither,
 } satisfies {

@@ -7,6 +7,10 @@ import { RF } from '../../../core/kernel/scratch';
 import { balanceAt, type Balance } from '../../../core/look/effects/balance/balance';
 import type { Corner } from '../../../core/look/effects/corner/corner';
 import { flashAt, type Flash } from '../../../core/look/effects/flash/flash';
+import type { Distortion } from '../../../core/look/effects/distortion/distortion';
+import type { Fold } from '../../../core/look/effects/fold/fold';
+import type { Grid } from '../../../core/look/effects/grid/grid';
+import type { Slices } from '../../../core/look/effects/slices/slices';
 import type { Fringe } from '../../../core/look/effects/fringe/fringe';
 import { gradeAt, type Grade } from '../../../core/look/effects/grade/grade';
 import type { Sharpen } from '../../../core/look/effects/sharpen/sharpen';
@@ -175,8 +179,73 @@ const sharpen = ({ strength }: Sharpen, phase: number): ReactNode => {
   );
 };
 
+/** What becomes of upright and level lines. */
+const distortion = ({ barrel }: Distortion, phase: number): ReactNode => {
+  const bow = Math.max(-6, Math.min(8, 12 * evaluateAnimated(barrel, phase)));
+  const at = [8, 17, 27, 36];
+  return (
+    <svg viewBox="0 0 44 32" width="44" height="32" fill="none" stroke="currentColor">
+      {at.map((x) => (
+        <path key={x} d={`M${x} 4Q${x + ((x - 22) / 14) * bow} 16 ${x} 28`} />
+      ))}
+      {[6, 16, 26].map((y) => (
+        <path key={y} d={`M4 ${y}Q22 ${y + ((y - 16) / 10) * bow} 40 ${y}`} stroke="var(--time)" />
+      ))}
+    </svg>
+  );
+};
+
+const fold = ({ parts, turn }: Fold, phase: number): ReactNode => (
+  <svg viewBox="0 0 44 32" width="44" height="32" stroke="currentColor">
+    {Array.from({ length: Math.min(24, 2 * parts) }, (_, i) => {
+      const a = 2 * Math.PI * (i / Math.min(24, 2 * parts) + evaluateAnimated(turn, phase));
+      return <path key={i} d={`M22 16L${22 + 19 * Math.cos(a)} ${16 - 13 * Math.sin(a)}`} opacity={i % 2 ? 0.5 : 1} />;
+    })}
+  </svg>
+);
+
+const grid = ({ shape, gap }: Grid): ReactNode => (
+  <svg viewBox="0 0 44 32" width="44" height="32" fill="currentColor">
+    {Array.from({ length: 35 }, (_, i) => {
+      const [x, y] = [7 + (i % 7) * 5, 6 + Math.floor(i / 7) * 5];
+      const side = 5 * (1 - gap);
+      const opacity = 0.3 + 0.7 * Math.exp(-((x - 22) ** 2 + (y - 16) ** 2) / 90);
+      return shape === 'round' ? (
+        <circle key={i} cx={x} cy={y} r={side / 2} opacity={opacity} />
+      ) : (
+        <rect key={i} x={x - side / 2} y={y - side / 2} width={side} height={side} opacity={opacity} />
+      );
+    })}
+  </svg>
+);
+
+const slices = ({ shift }: Slices, phase: number): ReactNode => (
+  <svg viewBox="0 0 44 32" width="44" height="32" fill="currentColor">
+    {Array.from({ length: 8 }, (_, i) => {
+      const aside = i % 3 === 1 ? (i % 2 ? 1 : -1) * Math.min(9, 60 * evaluateAnimated(shift, phase)) : 0;
+      return <rect key={i} x={10 + aside} y={4 + i * 3} width="24" height="2.2" opacity={aside ? 1 : 0.5} />;
+    })}
+  </svg>
+);
+
 /** The small drawing of each kind of effect, from its own values. */
-const DRAWINGS = { glow, corner, flash, fringe, vignette, balance, tone, grade, sharpen, grain, dither } satisfies {
+const DRAWINGS = {
+  glow,
+  corner,
+  flash,
+  fold,
+  distortion,
+  grid,
+  fringe,
+  vignette,
+  balance,
+  tone,
+  grade,
+  sharpen,
+  slices,
+  grain,
+  dither,
+} satisfies {
   [K in EffectKind]: (effect: Extract<Effect, { kind: K }>, phase: number) => ReactNode;
 };
 

@@ -1,14 +1,34 @@
 import { balance } from './balance/balance';
 import { corner } from './corner/corner';
+import { distortion } from './distortion/distortion';
 import { dither } from './dither/dither';
 import { flash } from './flash/flash';
+import { fold } from './fold/fold';
 import { fringe } from './fringe/fringe';
 import { glow } from './glow/glow';
 import { grade } from './grade/grade';
 import { grain } from './grain/grain';
+import { grid } from './grid/grid';
 import { sharpen } from './sharpen/sharpen';
+import { slices } from './slices/slices';
 import { tone } from './tone/tone';
 import { vignette } from './vignette/vignette';
 
 /** Every kind of effect, in the order they are offered. A new kind is a folder and its name here, and its program in engine/effects. */
-export const LIST = [glow, corner, flash, fringe, vignette, balance, tone, grade, sharpen, grain, dither] as const;
+export const LIST = [
+  glow,
+  corner,
+  flash,
+  fold,
+  distortion,
+  fringe,
+  vignette,
+  balance,
+  tone,
+  grade,
+  sharpen,
+  slices,
+  grid,
+  grain,
+  dither,
+] as const;

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { flashAt } from './flash/flash';
+import { burstAt } from './slices/slices';
 import { actingEffects, EFFECTS, effectOf, newEffect, reachOf, type Effect } from './kinds';
 import { levelAt, maskAt, type Reaching } from './reach';
 
@@ -63,6 +64,27 @@ describe('how much of an effect there is, when and where', () => {
     expect(maskAt(mask, 0, [0, 0], [0, 0.7, 0])).toBeGreaterThan(maskAt(mask, 0, [0, 0], [0.7, 0, 0]));
     expect(maskAt(mask, 0, [0, 0], [2, 2, 2])).toBe(1);
   });
+
+  it('bursts last as long as they say, each in its share of the lap, and are the same a lap later', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 6 }),
+        fc.integer({ min: 1, max: 8 }),
+        fc.nat(1000),
+        (bursts, lasts, seed) => {
+          const on = Array.from({ length: 240 }, (_, frame) =>
+            burstAt({ bursts, lasts, seed }, { frame, frames: 240 }),
+          );
+          const frames = on.filter((state) => state > 0).length;
+          expect(frames).toBeLessThanOrEqual(bursts * lasts);
+          expect(frames).toBeGreaterThanOrEqual(lasts);
+          // every state is its own
+          const states = new Set(on.filter((state) => state > 0));
+          expect(states.size).toBeGreaterThanOrEqual(Math.ceil(lasts / 2));
+          expect(burstAt({ bursts, lasts, seed }, { frame: 7 + 240, frames: 240 })).toBe(on[7]);
+        },
+      ),
+    ));
 
   it('a flash is whole on each beat, gone before the next, and the same a lap later', () =>
     fc.assert(
