@@ -152,6 +152,16 @@ await page.keyboard.press('3');
 await page.getByRole('article', { name: 'Key' }).getByRole('button').first().click();
 await final();
 await shoot('look');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
+await open('Buoy ring');
+await page.keyboard.press('3');
+await page.getByRole('button', { name: 'Add an effect' }).click();
+await page.getByRole('menuitem', { name: /^Grade/ }).click();
+await page.getByRole('article', { name: 'Grade' }).scrollIntoViewIfNeeded();
+await goTo(111);
+await final();
+await shoot('finish');
 
 await browser.close();
 await server.close();

@@ -44,18 +44,21 @@ const frameBytes = async (page: Page, json: unknown, frames: number[], of = SIZE
 // light, walls, bodies, nets, films and grounds among them
 for (const name of ['ropewalk-tunnel', 'plankton-bloom', 'salt-lattice', 'net-of-lamps', 'foam-rise', 'reed-flats'])
   test(`${name}: a frame is the same bytes alone, again, and in a sequence`, async ({ page }) => {
-    const [alone, again] = await frameBytes(page, demoJson(name), [5, 5]);
-    const sequence = await frameBytes(page, demoJson(name), [3, 4, 5]);
+    const json = demoJson(name) as { piece: Piece };
+    // of plants one layer is enough
+    json.piece.layers = json.piece.layers.filter(({ id }) => !['grove', 'umbels'].includes(id));
+    const [alone, again] = await frameBytes(page, json, [5, 5]);
+    const sequence = await frameBytes(page, json, [3, 4, 5]);
     expect([again, sequence[2]]).toEqual([alone, alone]);
     expect(sequence[1]).not.toBe(alone);
     // small pictures have fewer levels of glow; and here another frame comes first
     const small = { width: 96, height: 54 };
-    const [, second] = await frameBytes(page, demoJson(name), [9, 5], small);
+    const [, second] = await frameBytes(page, json, [9, 5], small);
     // by an engine that has drawn nothing before
     await page.reload();
     await page.waitForFunction(() => 'lab' in globalThis);
-    expect(await frameBytes(page, demoJson(name), [5], small)).toEqual([second]);
-    expect(await frameBytes(page, demoJson(name), [5])).toEqual([alone]);
+    expect(await frameBytes(page, json, [5], small)).toEqual([second]);
+    expect(await frameBytes(page, json, [5])).toEqual([alone]);
   });
 
 /** 300 bright points of one size in a ball, seen by a fast lens; nothing else. Seed 42. */

@@ -40,7 +40,7 @@ export function levelIn(stretch: Stretch | null, frame: number, frames: number):
 export function stretchFields(field: string, group: Heading) {
   const frames = {
     ...FRAMES,
-    ...{ min: 0, max: 100_000, comfort: 240, decimals: 0, group, when: { field, is: ['stretch'] } },
+    ...{ min: 0, max: 100_000, comfort: 240, decimals: 0, kept: true, group, when: { field, is: ['stretch'] } },
   };
   return {
     from: number(0, { label: 'From', ...frames, hint: 'Frame of the lap on which it comes on.' }),

@@ -3,6 +3,8 @@ import { stateReport } from '../seam/report';
 import { FLIGHT, FLIGHT_HEADINGS } from '../flight/form';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { effectOf, newEffect } from '../look/effects/kinds';
+import type { Reaching } from '../look/effects/reach';
 import { stepsBelow } from '../world/steps';
 import { definitionOf, presetLayer, LAYERS, type Layer } from '../layers/kinds';
 import { siblingOf, type Kin } from './siblings';
@@ -103,5 +105,18 @@ describe('siblings', () => {
     expect(moved.route).toEqual(flight.route);
     expect(moved.yaw).toBe(flight.yaw);
     expect(moved).not.toEqual(flight);
+  });
+});
+
+describe('siblings of an effect', () => {
+  it('leave when and where it acts', () => {
+    const grade = { ...newEffect('grade', 'g'), acts: 'stretch', from: 7, to: 30, mask: 'ellipse', maskWide: 0.4 };
+    const kin: Kin = { form: effectOf('grade').form, steps: () => ({}) };
+    const all = Array.from({ length: 20 }, (_, seed) => siblingOf(grade, kin, { seed, boldness: 1 }));
+    for (const sibling of all) {
+      const { acts, from, to, fadeIn, mask, maskWide, maskTurned } = grade as typeof grade & Reaching;
+      expect(sibling).toMatchObject({ acts, from, to, fadeIn, mask, maskWide, maskTurned });
+      expect(sibling).not.toEqual(grade);
+    }
   });
 });

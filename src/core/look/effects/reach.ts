@@ -6,8 +6,8 @@ import { ellipseMask, lightMask } from './mask.gen';
 const when = heading('How much', 1);
 const where = heading('Where', 2);
 
-const inEllipse = { group: where, when: { field: 'mask', is: ['ellipse'] } };
-const byLight = { group: where, when: { field: 'mask', is: ['light'] } };
+const inEllipse = { group: where, kept: true, when: { field: 'mask', is: ['ellipse'] } };
+const byLight = { group: where, kept: true, when: { field: 'mask', is: ['light'] } };
 const share = { unit: '%', display: 100, decimals: 0 };
 
 /** How much of an effect there is, when, and where: fields of every effect that can be left out. @param amount at first */
@@ -23,13 +23,13 @@ export const effectReach = (amount = 1) => ({
   acts: choice(
     'always',
     { always: 'All the lap', stretch: 'For a stretch' },
-    { label: 'Acts', group: when, hint: 'All the lap, or from one frame up to another.' },
+    { label: 'Acts', group: when, kept: true, hint: 'All the lap, or from one frame up to another.' },
   ),
   ...stretchFields('acts', when),
   mask: choice(
     'everywhere',
     { everywhere: 'Everywhere', ellipse: 'In an ellipse', light: 'By brightness' },
-    { label: 'Acts on', group: where, hint: 'Which part of the picture it changes.' },
+    { label: 'Acts on', group: where, kept: true, hint: 'Which part of the picture it changes.' },
   ),
   maskAside: animated(0, {
     ...{ label: 'Aside', ...share, min: -2, max: 2, comfort: 0.5, ...inEllipse },
@@ -60,7 +60,7 @@ export const effectReach = (amount = 1) => ({
     hint: 'Brightness from which on all of it is there; at or below the other, at once.',
   }),
   maskTurned: flag(false, {
-    ...{ label: 'The other way round', group: where, when: { field: 'mask', is: ['ellipse', 'light'] } },
+    ...{ label: 'The other way round', group: where, kept: true, when: { field: 'mask', is: ['ellipse', 'light'] } },
     hint: 'It acts where it would not: outside, or in the dark.',
   }),
 });

@@ -90,7 +90,7 @@ export const lightStretch = {
   shines: choice(
     'always',
     { always: 'All the lap', stretch: 'For a stretch' },
-    { label: 'Shines', group: when, hint: 'All the lap, or from one frame up to another.' },
+    { label: 'Shines', group: when, kept: true, hint: 'All the lap, or from one frame up to another.' },
   ),
   ...stretchFields('shines', when),
 };
