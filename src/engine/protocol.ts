@@ -1,3 +1,4 @@
+import type { Alone } from '../core/piece/alone';
 import type { StateReport } from '../core/seam/report';
 import type { Clearance } from '../core/world/clearance';
 import type { Comfort } from '../core/world/comfort';
@@ -23,8 +24,8 @@ export interface LiveView {
   acrossSeam: boolean;
   /** draw working counts */
   working: boolean;
-  /** draw only this layer */
-  alone: string | null;
+  /** show only this part of its room */
+  alone: Alone | null;
 }
 
 /** What the live picture tells the page after each drawn frame. */

@@ -1,3 +1,4 @@
+import { aloneIn } from '../../core/piece/alone';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { definitionOf } from '../../core/layers/kinds';
@@ -71,7 +72,8 @@ function SafeArea({ width, height }: { width: number; height: number }) {
 
 /** The picture with time running around it. */
 export function Picture({ startPhase }: { startPhase: number }) {
-  const { frame } = usePiece();
+  const piece = usePiece();
+  const { frame } = piece;
   const room = useRef<HTMLDivElement>(null);
   const holder = useRef<HTMLDivElement>(null);
   const available = useSize(room);
@@ -151,7 +153,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
         ) : null}
         <SafeArea width={width} height={height} />
         <ByHand size={{ width, height }} />
-        {alone ? (
+        {aloneIn(piece, alone) !== piece ? (
           <div className={styles.aloneMark}>
             shown alone
             <Button kind="bare" onPress={() => bench.patch({ alone: null })}>

@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import { excessOf } from '../../core/world/budget';
 import { setAt } from '../../core/piece/paths';
 import type { View } from '../../core/flight/routes/view';
+import type { Alone } from '../../core/piece/alone';
 import type { Piece } from '../../core/piece/schema';
 import { Trouble } from '../../core/trouble';
 import type { LiveStatus } from '../../engine/protocol';
@@ -24,7 +25,8 @@ export interface Bench {
   speed: number;
   acrossSeam: boolean;
   working: boolean;
-  alone: string | null;
+  /** what is shown alone */
+  alone: Alone | null;
   /** id of the open card */
   open: string | null;
   /** id of the open treatment of the open layer */

@@ -13,9 +13,9 @@ describe('white balance', () => {
     expect(Math.hypot(a - x, b - y)).toBeLessThan(0.0015);
   });
 
-  it('leaves what is neutral, and greys of another white come out as its inverse makes them', () => {
+  it('leaves what is neutral, to the last digit, and its matrices undo one another', () => {
     expect(adaptation(NEUTRAL_KELVIN)).toEqual([1, 0, 0, 0, 1, 0, 0, 0, 1]);
-    // just beside neutral it is just beside the identity: the matrices undo one another
+    // just beside neutral all of them are multiplied
     adaptation(NEUTRAL_KELVIN + 1e-6).forEach((v, i) => expect(v).toBeCloseTo(i % 4 === 0 ? 1 : 0, 5));
   });
 

@@ -1,3 +1,4 @@
+import { aloneIn } from '../../core/piece/alone';
 import type { Piece } from '../../core/piece/schema';
 import { framePhase, rateHz, wrapPhase } from '../../core/time/lap';
 import { asTrouble } from '../../core/trouble';
@@ -171,10 +172,7 @@ export class LivePicture {
   }
 
   private shown(): Piece | null {
-    if (!this.piece) return null;
-    const alone = this.view?.alone;
-    if (!alone) return this.piece;
-    return { ...this.piece, layers: this.piece.layers.map((layer) => ({ ...layer, hidden: layer.id !== alone })) };
+    return this.piece && aloneIn(this.piece, this.view?.alone ?? null);
   }
 
   private async drawNow(): Promise<void> {

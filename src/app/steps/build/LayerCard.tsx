@@ -1,8 +1,9 @@
 import { rides } from '../../../core/world/route';
 import { worldOf, layerExtent } from '../../../core/world/layers';
-import { Copy, Eye, EyeOff, Focus, Trash2 } from 'lucide-react';
+import { Copy, Eye, EyeOff, Trash2 } from 'lucide-react';
 import { definitionOf, type Layer } from '../../../core/layers/kinds';
 import type { Piece } from '../../../core/piece/schema';
+import { AloneButton } from '../../parts/AloneButton';
 import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
 import { ChoiceField } from '../../parts/ChoiceField';
@@ -43,7 +44,6 @@ function summary(piece: Piece, layer: Layer, working: boolean): string {
 /** A layer: shown, hidden, dragged to another place, opened in place. */
 export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer; index: number }) {
   const open = useBench((state) => state.open === layer.id);
-  const alone = useBench((state) => state.alone === layer.id);
   const working = useBench((state) => state.working);
   const definition = definitionOf(layer.kind);
   const path = ['layers', index] as const;
@@ -61,14 +61,7 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
           actions={
             <>
               {handle}
-              <Button
-                kind="bare"
-                pressed={alone}
-                label={`Show ${layer.name} alone`}
-                onPress={() => bench.patch({ alone: alone ? null : layer.id })}
-              >
-                <Focus size={15} />
-              </Button>
+              <AloneButton of="layers" id={layer.id} name={layer.name} />
               <Button
                 kind="bare"
                 label={layer.hidden ? `Show ${layer.name}` : `Hide ${layer.name}`}
@@ -127,7 +120,7 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
             <Button
               onPress={() => {
                 bench.update((now) => removeLayer(now, layer.id));
-                bench.patch({ open: null, selected: null, ...(alone ? { alone: null } : {}) });
+                bench.patch({ open: null, selected: null });
               }}
             >
               <Trash2 size={14} /> Delete

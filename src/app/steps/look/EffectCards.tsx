@@ -56,6 +56,7 @@ export function EffectCards() {
           return (
             <Boundary key={effect.id} what={`The card ${label}`} of={piece}>
               <PartCard
+                of="effects"
                 part={effect}
                 title={label}
                 summary={summary(effect, phase)}

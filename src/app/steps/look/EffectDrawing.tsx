@@ -135,7 +135,6 @@ const corner = ({ side, colour, reach }: Corner, phase: number): ReactNode => (
         r={Math.min(16, 3 + 14 * evaluateAnimated(reach, phase))}
         fill={hexAt(colour, phase)}
         opacity={0.6}
-        clipPath="inset(0)"
       />
     ))}
   </svg>

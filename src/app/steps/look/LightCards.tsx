@@ -90,6 +90,7 @@ export function LightCards() {
           return (
             <Boundary key={light.id} what={`The card ${lightName(light)}`} of={piece}>
               <PartCard
+                of="lights"
                 part={light}
                 title={lightName(light)}
                 summary={summary(light, phase)}

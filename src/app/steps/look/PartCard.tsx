@@ -2,6 +2,7 @@ import { Eye, EyeOff, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Form } from '../../../core/forms';
 import { stepsOf } from '../../../core/world/steps';
+import { AloneButton } from '../../parts/AloneButton';
 import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
 import { Inspector } from '../../parts/Inspector';
@@ -9,6 +10,7 @@ import { ReorderItem } from '../../parts/Reorder';
 import { bench, useBench, usePiece } from '../../state/bench';
 
 interface Props {
+  of: 'lights' | 'effects';
   part: { id: string; off: boolean };
   title: string;
   summary: string;
@@ -23,7 +25,7 @@ interface Props {
 }
 
 /** One of a list of the look: switched off, dragged to another place, opened in place. */
-export function PartCard({ part, title, summary, drawing, form, path, always = false, onRemove, children }: Props) {
+export function PartCard({ of, part, title, summary, drawing, form, path, always = false, onRemove, children }: Props) {
   const piece = usePiece();
   const open = useBench((state) => state.open === part.id);
   return (
@@ -41,6 +43,7 @@ export function PartCard({ part, title, summary, drawing, form, path, always = f
               {handle}
               {always ? null : (
                 <>
+                  <AloneButton of={of} id={part.id} name={title} />
                   <Button
                     kind="bare"
                     label={part.off ? `Switch ${title} on` : `Switch ${title} off`}
