@@ -99,6 +99,13 @@ const browser = readReport('browser.json');
 if (browser) {
   counts.passed += browser.stats.expected + browser.stats.flaky;
   counts.failed += browser.stats.unexpected;
+  /** @typedef {{ suites?: Suite[], specs?: { ok: boolean, title: string }[] }} Suite */
+  /** @param {Suite} suite @returns {string[]} */
+  const failedIn = ({ suites = [], specs = [] }) => [
+    ...specs.filter(({ ok }) => !ok).map(({ title }) => title),
+    ...suites.flatMap(failedIn),
+  ];
+  failedTests.push(...failedIn(browser));
 }
 if (failedStages.length > 0) console.log(`\nfailed: ${[...failedStages, ...failedTests].join('\n  ')}`);
 console.log(`\n${counts.passed} passed, ${counts.failed} failed`);

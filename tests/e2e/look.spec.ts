@@ -56,7 +56,16 @@ test('lights are added, named, dimmed, switched off and removed', async ({ page 
   await expect(added).toContainText('8 ×');
   await page.getByRole('button', { name: 'Switch Low sun off' }).click();
   await expect(added.locator('header')).toContainText('off');
+  // alone it is seen all the same, until all are again; and what is gone is not alone
+  const mark = page.getByText('shown alone');
+  await page.getByRole('button', { name: 'Show Low sun alone' }).click();
+  await expect(mark).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await expect(mark).toHaveCount(0);
+  await page.getByRole('button', { name: 'Show Low sun alone' }).click();
+  await expect(mark).toBeVisible();
   await page.getByRole('button', { name: 'Remove Low sun' }).click();
+  await expect(mark).toHaveCount(0);
   await expect.poll(names).toEqual(before);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(names).toEqual([...before, 'Low sun']);

@@ -1,12 +1,12 @@
 import * as THREE from 'three';
 import { joinSources } from '../../core/kernel/kernel';
-import { actingEffects, effectOf, reachOf, type Effect } from '../../core/look/effects/kinds';
-import { ellipseOf, levelAt, type Reaching } from '../../core/look/effects/reach';
+import { actingEffects, effectOf, type Effect } from '../../core/look/effects/kinds';
 import { sources as maskSources } from '../../core/look/effects/mask.gen';
 import { Trouble } from '../../core/trouble';
 import { fullscreenMaterial } from '../gl/quad';
 import { floatTarget } from '../gl/target';
 import type { Gpu } from '../gl/gpu';
+import { mixed, mixingHead, mixingOf, mixingUniforms, setMixing } from './mixing';
 import type { FrameInfo, Need, RunningEffect } from './program';
 import { programOf } from './programs';
 
@@ -24,61 +24,6 @@ type Picture = Pick<THREE.WebGLRenderTarget, 'width' | 'height'>;
 /** Where the names of an effect's GLSL stand for those of its place in the chain. */
 const placed = (text: string, index: number): string => text.replaceAll('effect_', `e${index}_`);
 
-/**
- * How an effect is mixed with what was there before: not at all where there is always all of it, or its program draws as much as it is
- * told; else by its amount alone, or by a mask too. It follows from what a document says, not from the moment, so that no value that
- * moves asks for another program.
- */
-type Mixing = 'none' | 'amount' | Exclude<Reaching['mask'], 'everywhere'>;
-
-function mixingOf(effect: Effect): Mixing {
-  const reach = reachOf(effect);
-  if (!reach) return 'none';
-  if (reach.mask !== 'everywhere') return reach.mask;
-  const whole = reach.amount === 1 && reach.acts === 'always';
-  return whole || effectOf(effect.kind).graded ? 'none' : 'amount';
-}
-
-const HEAD = 'uniform float effect_level;\nuniform vec4 effect_mask;\nuniform vec4 effect_maskMore;\n';
-
-/** The share of what an effect does, of a colour before it; see {@link setMixing}. */
-const SHARES: Record<Exclude<Mixing, 'none'>, string> = {
-  amount: 'effect_level',
-  ellipse:
-    'effect_level * abs(effect_maskMore.w - ellipseMask(vUv, effect_mask.xy, effect_mask.zw, effect_maskMore.x))',
-  light: 'effect_level * abs(effect_maskMore.w - lightMask(before * had, effect_maskMore.y, effect_maskMore.z))',
-};
-
-const mixed = (mixing: Mixing): string =>
-  mixing === 'none'
-    ? '  effect_apply(c, gain);'
-    : [
-        '  {',
-        '    vec3 before = c;',
-        '    float had = gain;',
-        `    float share = ${SHARES[mixing]};`,
-        '    effect_apply(c, gain);',
-        '    c = mix(before * had, c * gain, share);',
-        '    gain = 1.0;',
-        '  }',
-      ].join('\n');
-
-const mixingUniforms = () => ({
-  effect_level: { value: 1 },
-  effect_mask: { value: new THREE.Vector4(0, 0, 1, 1) },
-  effect_maskMore: { value: new THREE.Vector4(0, 0, 0, 0) },
-});
-
-/** Sets how much of an effect is mixed in. */
-function setMixing(uniforms: ReturnType<typeof mixingUniforms>, effect: Effect, frame: FrameInfo): void {
-  const reach = reachOf(effect);
-  if (!reach) return;
-  const { middle, radii } = ellipseOf(reach, frame.phase);
-  uniforms.effect_level.value = effectOf(effect.kind).graded ? 1 : levelAt(reach, frame);
-  uniforms.effect_mask.value.set(...middle, ...radii);
-  uniforms.effect_maskMore.value.set(reach.maskSoft, reach.maskNone, reach.maskAll, reach.maskTurned ? 1 : 0);
-}
-
 function program(effects: readonly Effect[], from: number, last: boolean): string {
   const own = effects.map((effect, k) => ({
     ...programOf(effect.kind),
@@ -92,7 +37,7 @@ function program(effects: readonly Effect[], from: number, last: boolean): strin
     'uniform uint uFrame;         // index within the lap: noise repeats with it',
     'in vec2 vUv;',
     'out vec4 outColour;',
-    ...own.map(({ glsl, mixing, index }) => placed((mixing === 'none' ? '' : HEAD) + glsl, index)),
+    ...own.map(({ glsl, mixing, index }) => placed(mixingHead(mixing) + glsl, index)),
     'void main() {',
     // what was already worked on is read as it is, to the last bit
     from === 0

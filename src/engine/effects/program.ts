@@ -2,9 +2,12 @@ import type * as THREE from 'three';
 import type { Moment } from '../../core/look/effects/reach';
 import type { Gpu } from '../gl/gpu';
 import heldSource from './held.glsl?raw';
+import transferSource from './transfer.glsl?raw';
 
 /** Where the picture goes on beyond its sides: a source of programs that look there. */
 export const HELD = { held: heldSource };
+/** Light to code values and back. */
+export const TRANSFER = { transfer: transferSource };
 
 /** What an effect may ask for besides the pixel it changes. */
 export type Need = 'neighbours' | 'depth' | 'normal';

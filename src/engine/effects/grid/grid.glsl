@@ -1,13 +1,9 @@
 // Cells about the middle of the picture, each in the mean of its light and as much brighter as it is smaller with its gap, as far as a
-// display goes. Reckoned in light: a pixel on the rim of a cell is as bright as its share of the cell.
+// display goes. Reckoned in light: a pixel on the rim of a cell is as bright as its share of the cell. Needs transfer.glsl.
 uniform float effect_cell;     // pixels
 uniform bool effect_round;
 uniform float effect_half;     // half of a lit part, in cells
 uniform float effect_brighter;
-
-// IEC 61966-2-1
-vec3 effect_toLight(vec3 v) { return mix(v / 12.92, pow((max(v, vec3(0.0)) + 0.055) / 1.055, vec3(2.4)), step(vec3(0.04045), v)); }
-vec3 effect_toCode(vec3 v) { return mix(v * 12.92, 1.055 * pow(max(v, vec3(0.0)), vec3(1.0 / 2.4)) - 0.055, step(vec3(0.0031308), v)); }
 
 void effect_apply(inout vec3 c, inout float gain) {
   vec2 p = (vUv - 0.5) * uPicture / effect_cell;
@@ -15,7 +11,7 @@ void effect_apply(inout vec3 c, inout float gain) {
   vec3 sum = vec3(0.0);
   for (int i = 0; i < 16; i++) {
     vec2 at = middle + (vec2(float(i & 3), float(i >> 2)) - 1.5) * 0.25;
-    sum += effect_toLight(texture(uSource, 0.5 + at * effect_cell / uPicture).rgb);
+    sum += toLight(texture(uSource, 0.5 + at * effect_cell / uPicture).rgb);
   }
   float lit = 0.0;
   for (int i = 0; i < 4; i++) {
@@ -23,5 +19,5 @@ void effect_apply(inout vec3 c, inout float gain) {
     float out_ = effect_round ? length(q) : max(q.x, q.y);
     lit += 0.25 * clamp((effect_half - out_) * effect_cell * 2.0 + 0.5, 0.0, 1.0);
   }
-  c = effect_toCode(min(sum * (0.0625 * effect_brighter), 1.0) * lit);
+  c = toCode(min(sum * (0.0625 * effect_brighter), 1.0) * lit);
 }

@@ -1,10 +1,11 @@
 import { litShare, type Grid } from '../../../core/look/effects/grid/grid';
 import { evaluateAnimated } from '../../../core/time/animated';
-import type { EffectProgram } from '../program';
+import { TRANSFER, type EffectProgram } from '../program';
 import glsl from './grid.glsl?raw';
 
 export const grid: EffectProgram<Grid> = {
   needs: ['neighbours'],
+  sources: TRANSFER,
   glsl,
   make() {
     const uniforms = {

@@ -1,4 +1,4 @@
-// From linear light to encoded sRGB: exposure, a curve, saturation.
+// From linear light to encoded sRGB: exposure, a curve, saturation. Needs transfer.glsl.
 uniform float effect_exposure;     // factor
 uniform int effect_curve;          // an effect_curve_…
 uniform float effect_saturation;
@@ -8,10 +8,6 @@ vec3 effect_curved(vec3 x) {
   vec3 y = effect_curve == effect_curve_DEEP ? x * x * (1.6 / (x + 0.28)) : x * 1.25;
   vec3 bent = 1.0 - exp(-y);
   return effect_curve == effect_curve_STRAIGHT ? x : bent;
-}
-
-vec3 effect_display(vec3 c) {
-  return mix(c * 12.92, 1.055 * pow(max(c, vec3(0.0)), vec3(1.0 / 2.4)) - 0.055, step(vec3(0.0031308), c));
 }
 
 void effect_apply(inout vec3 c, inout float gain) {
@@ -25,5 +21,5 @@ void effect_apply(inout vec3 c, inout float gain) {
   vec3 even = c * (bent / max(peak, 1e-6));
   c = mix(even, each, smoothstep(0.4, 4.0, peak));
   c = max(mix(vec3(dot(c, vec3(0.2126, 0.7152, 0.0722))), c, effect_saturation), 0.0);
-  c = effect_display(min(c, 1.0));
+  c = toCode(min(c, 1.0));
 }

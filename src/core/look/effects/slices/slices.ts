@@ -55,16 +55,18 @@ const SlicesForm = form({
 });
 export type Slices = ValueOf<typeof SlicesForm>;
 
+/** Where in the lap each burst begins, 0..1: each in its own share of it, so that none falls into another unless they are too long. */
+const burstsOf = ({ bursts, seed: chance }: Pick<Slices, 'bursts' | 'seed'>): number[] =>
+  Array.from({ length: bursts }, (_, k) => (k + unitFrom(hash4(k, chance, 0, 81)[0])) / bursts);
+
 /** The number of the state that a burst shows on a frame of the lap, from 1; 0 outside of bursts. Every state lasts two frames. */
 export function burstAt(
-  { bursts, lasts, seed: chance }: Pick<Slices, 'bursts' | 'lasts' | 'seed'>,
+  effect: Pick<Slices, 'bursts' | 'lasts' | 'seed'>,
   { frame, frames }: Pick<Moment, 'frame' | 'frames'>,
 ): number {
-  for (let k = 0; k < bursts; k++) {
-    // each in its own share of the lap, so that none falls into another unless they are too long
-    const from = Math.floor(((k + unitFrom(hash4(k, chance, 0, 81)[0])) * frames) / bursts);
-    const since = (((frame - from) % frames) + frames) % frames;
-    if (since < Math.min(lasts, frames)) return 1 + k * 4096 + Math.floor(since / 2);
+  for (const [k, begins] of burstsOf(effect).entries()) {
+    const since = (((frame - Math.floor(begins * frames)) % frames) + frames) % frames;
+    if (since < Math.min(effect.lasts, frames)) return 1 + k * 4096 + Math.floor(since / 2);
   }
   return 0;
 }
@@ -75,5 +77,8 @@ export const slices: EffectDefinition<Slices> = {
   describe: 'Bands jump aside and colours part, in short bursts.',
   form: SlicesForm,
   space: 'display',
-  summary: ({ bursts, lasts }) => `${bursts} × ${lasts} frames`,
+  summary: (effect) => {
+    const begins = burstsOf(effect).map((share) => `${Math.round(100 * share)} %`);
+    return `${effect.lasts} frames at ${begins.length > 4 ? `${begins.slice(0, 3).join(', ')} …` : begins.join(', ')} of the lap`;
+  },
 };
