@@ -5,6 +5,7 @@ import { readPanorama } from '../formats/panorama/panorama';
 import { pictureFacts } from '../formats/picture/facts';
 import { picturePixels } from '../formats/picture/pixels';
 import { triedFont } from '../formats/font/font';
+import { readCube } from '../formats/table/cube';
 import { readMark } from '../formats/svg/svg';
 
 /** The most bytes a file of each kind may have. */
@@ -14,6 +15,7 @@ export const MOST_BYTES: Readonly<Record<FileKind, number>> = {
   picture: 100e6,
   clip: 500e6,
   panorama: 200e6,
+  table: 100e6,
 };
 
 const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
@@ -34,6 +36,7 @@ const TRIED: Readonly<Record<FileKind, (bytes: Uint8Array<ArrayBuffer>, name: st
     if (typeof createImageBitmap === 'function') await picturePixels(bytes, facts);
   },
   panorama: readPanorama,
+  table: readCube,
   async clip(bytes, name) {
     const clip = await Clip.open(new Blob([bytes]), name);
     try {
@@ -55,11 +58,15 @@ const TRIED: Readonly<Record<FileKind, (bytes: Uint8Array<ArrayBuffer>, name: st
 export async function examined(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<FileKind> {
   const sort = sortOf(bytes);
   if (sort === null || sort === 'zip' || sort === 'json')
-    throw new Trouble('refused', `“${name}” is neither a font, a drawing, a picture, a panorama nor a clip`, {
-      received: bytes.length === 0 ? 'it is empty' : undefined,
-      would:
-        'Bring in .ttf, .otf, .woff, .woff2, .svg, .png, .jpg, .webp, .avif, .hdr, .exr, .mp4 or .webm; pieces are .isomorph.json or .isomorph.zip.',
-    });
+    throw new Trouble(
+      'refused',
+      `“${name}” is neither a font, a drawing, a picture, a panorama, a clip nor a table of colours`,
+      {
+        received: bytes.length === 0 ? 'it is empty' : undefined,
+        would:
+          'Bring in .ttf, .otf, .woff, .woff2, .svg, .png, .jpg, .webp, .avif, .hdr, .exr, .mp4, .webm or .cube; pieces are .isomorph.json or .isomorph.zip.',
+      },
+    );
   if (bytes.length > MOST_BYTES[sort])
     throw new Trouble('refused', `“${name}” is ${megabytes(bytes.length)}; the most is ${megabytes(MOST_BYTES[sort])}`);
   await TRIED[sort](bytes, name);

@@ -2,7 +2,7 @@ import { STOCK, type FileRef, type StockFile } from '../core/kept';
 import { filesDatabase, type KeptFile } from './database';
 import { kindOf } from './tried';
 
-const shipped = import.meta.glob<string>(['/stock/fonts/*.woff2', '/stock/{marks,pictures,clips}/*'], {
+const shipped = import.meta.glob<string>(['/stock/fonts/*.woff2', '/stock/{marks,pictures,clips,tables}/*'], {
   eager: true,
   query: '?url&no-inline',
   import: 'default',

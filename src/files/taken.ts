@@ -1,3 +1,4 @@
+import { TABLES } from '../core/colour/table';
 import { sortOf, type FileKind } from '../core/kept';
 import { NO_PANORAMA, PANORAMAS, panoramaOfPixels } from '../core/panorama/facts';
 import type { Panorama } from '../core/panorama/panorama';
@@ -43,6 +44,10 @@ const TAKE: Readonly<Record<FileKind, (hash: string, blob: Blob, name: string) =
   async panorama(hash, blob, name) {
     const bytes = await bytesOf(blob);
     PANORAMAS.take(hash, sortOf(bytes) === 'panorama' ? await readOwn(bytes, name) : await readPicture(bytes, name));
+  },
+  async table(hash, blob, name) {
+    const { readCube } = await import('../formats/table/cube');
+    TABLES.take(hash, readCube(await bytesOf(blob), name));
   },
   // a clip is not read as a whole, however long it is
   async clip(hash, blob, name) {

@@ -254,7 +254,7 @@ export async function emptyRow(page, line) {
   line(`an empty piece, ${size.join('×')} / 15 ms`, empty / 15, '≤ 1.0', ms(empty));
 }
 
-/** What glow and the lens of one pass add to a picture, beside the peer's effects. */
+/** What glow, and when there is time the lens of one pass, add to a picture, beside the peer's effects. */
 export async function effectRows(page, line, light) {
   const size = light ? [640, 360] : [960, 540];
   const peer = (kind) => () => page.evaluate(([k, [w, h]]) => globalThis.peers.effectCost(k, w, h, 6), [kind, size]);
@@ -266,12 +266,16 @@ export async function effectRows(page, line, light) {
     {
       glowing: () => pace(page, picture(glowing), size, 1, 6),
       plain: plain(1, 6),
-      eight: plain(8, 3),
-      four: plain(4, 3),
-      many: plain(32, 1),
-      fewer: plain(16, 1),
       bloom: peer('bloom'),
-      focus: peer('focus'),
+      ...(light
+        ? {}
+        : {
+            eight: plain(8, 3),
+            four: plain(4, 3),
+            many: plain(32, 1),
+            fewer: plain(16, 1),
+            focus: peer('focus'),
+          }),
     },
     // differences of one round: what a machine does to both of them falls out
     ({ glowing: lit, plain: bare, eight, four, many, fewer, ...peers }) => ({
@@ -288,6 +292,7 @@ export async function effectRows(page, line, light) {
     `${ms(cost.glow)}, peer ${ms(cost.bloom)}`,
     0.6,
   );
+  if (light) return;
   line(
     `lens of one pass / depth of field of a picture, ${size.join('×')}`,
     cost.lens / cost.focus,

@@ -1,14 +1,19 @@
 import { expect, type Page } from '@playwright/test';
 import { applied } from '../../src/core/colour/adapt';
-import { fromLinear, hexToLinear, toLinear } from '../../src/core/colour/colour';
+import { fromLinear, gradientAt, hexToLinear, toLinear } from '../../src/core/colour/colour';
 import { graded } from '../../src/core/colour/grade.gen';
+import { lookedUp } from '../../src/core/colour/table';
+import { tinted } from '../../src/core/colour/tint.gen';
 import { RF } from '../../src/core/kernel/scratch';
 import { balanceAt, type Balance } from '../../src/core/look/effects/balance/balance';
+import { curved, type Curves } from '../../src/core/look/effects/curves/curves';
 import { flashAt, type Flash } from '../../src/core/look/effects/flash/flash';
 import { gradeAt, type Grade } from '../../src/core/look/effects/grade/grade';
 import { EFFECTS, effectOf, newEffect, reachOf, startedEffect, type Effect } from '../../src/core/look/effects/kinds';
 import { burstAt, type Slices } from '../../src/core/look/effects/slices/slices';
+import type { Tint } from '../../src/core/look/effects/tint/tint';
 import { maskAt } from '../../src/core/look/effects/reach';
+import { readCube } from '../../src/formats/table/cube';
 import { DOCUMENT_VERSION, type Piece } from '../../src/core/piece/schema';
 import { demoJson, test } from './lab';
 
@@ -69,6 +74,9 @@ const NOTHING: Partial<Record<Effect['kind'], object>> = {
   vignette: { amount: 0 },
   balance: {},
   grade: {},
+  curves: {},
+  tint: {},
+  table: { file: null },
   sharpen: { strength: 0 },
   grain: { amount: 0 },
   dither: { steps: 0 },
@@ -77,8 +85,8 @@ const NOTHING: Partial<Record<Effect['kind'], object>> = {
 test('what is set to nothing leaves every code value, mixed in or not', async ({ page }) => {
   const bare = await codes(page, busy([]));
   const added = EFFECTS.names.filter((kind) => !effectOf(kind).always);
-  // mirrors and cells have no nothing
-  expect([...Object.keys(NOTHING), 'fold', 'grid'].sort()).toEqual([...added].sort());
+  // mirrors, cells and colours by brightness have no nothing
+  expect([...Object.keys(NOTHING), 'fold', 'grid', 'gradientMap'].sort()).toEqual([...added].sort());
   for (const kind of added.filter((kind) => kind in NOTHING)) {
     expect([kind, apart(await codes(page, busy([of(kind, NOTHING[kind])])), bare)]).toEqual([kind, 0]);
     const masked = of(kind, { ...NOTHING[kind], mask: 'ellipse', acts: 'stretch', from: 95, to: 5 });
@@ -115,6 +123,52 @@ test('grading and white balance are those of the core', async ({ page }) => {
     const want = [RF[0], RF[1], RF[2]].map((v) => 255 * Math.min(1, v));
     want.forEach((v, k) => expect(Math.abs(first[k] - v)).toBeLessThan(1));
     applied(balanceAt(balance, 0), linear).forEach((v, k) => expect(Math.abs(second[k] - code(v))).toBeLessThan(1));
+  }
+});
+
+test('tables, curves, tints and colours by brightness are those of the core', async ({ page }) => {
+  const keep = async (text: string): Promise<{ hash: string; name: string }> => {
+    const { hash } = await page.evaluate(([words]) => lab.keep(words, 'made.cube'), [btoa(text)] as const);
+    return { hash, name: 'made.cube' };
+  };
+  // colours of chance in a cube, of which no two corners are alike; channels each in its own way, over a domain of its own
+  const cube = `LUT_3D_SIZE 5\n${Array.from({ length: 125 }, (_, i) => [1, 2, 3].map((k) => ((i * 37 * k + 11 * k) % 101) / 100).join(' ')).join('\n')}`;
+  const channels = `LUT_1D_SIZE 4\nDOMAIN_MIN -0.2 0 0\nDOMAIN_MAX 1 1 1.5\n0.9 0 0\n0.2 0.5 0.4\n0.5 0.4 0.1\n0 1 1`;
+  const same = `LUT_3D_SIZE 2\n${Array.from({ length: 8 }, (_, i) => `${i & 1} ${(i >> 1) & 1} ${i >> 2}`).join('\n')}`;
+  const tables = [];
+  for (const text of [cube, channels, same])
+    tables.push({ file: await keep(text), table: readCube(Buffer.from(text), 'made.cube') });
+  const curves = of('curves', {
+    all: [0.1, 0.1, 0.4, 0.3, 0.6, 0.8, 0.9, 1],
+    green: [1, 0.9, 0.7, 0.5, 0.45, 0.2, 0.1, 0],
+  }) as Curves;
+  const tint = of('tint', {
+    shadows: '#204080',
+    lights: '#ffb060',
+    shadowsBy: 0.7,
+    lightsBy: 0.5,
+    middle: 0.4,
+  }) as Tint;
+  const colours = ['#000000', '#0060a0', '#ffe0c0'].map((colour, i) => ({ at: i / 2, colour }));
+  for (const hex of ['#1a2b4c', '#d09060', '#808080', '#f0f4ff', '#000000', '#ffffff']) {
+    const code = hexToLinear(hex).map(fromLinear) as [number, number, number];
+    const near = async (effect: object, want: readonly number[], of: string, most = 0.6): Promise<void> => {
+      const got = (await codes(page, plain(hex, [effect]), 0, { width: 16, height: 16 })).slice(0, 3);
+      got.forEach((v, k) =>
+        expect(Math.abs(v - 255 * Math.min(1, Math.max(0, want[k]))), `${of} of ${hex}`).toBeLessThan(most),
+      );
+    };
+    for (const [i, { file, table }] of tables.entries())
+      await near(of('table', { file }), lookedUp(table, code), `table ${i}`);
+    await near(of('table', { file: tables[2].file }), code, 'the table of colours as they are');
+    const bent = code.map((v) => curved(curves.all, v));
+    await near(curves, [bent[0], curved(curves.green, bent[1]), bent[2]], 'curves');
+    const [dark, bright] = [tint.shadows, tint.lights].map((colour) => hexToLinear(String(colour)).map(fromLinear));
+    tinted(code[0], code[1], code[2], dark[0], dark[1], dark[2], bright[0], bright[1], bright[2], 0.7, 0.5, 0.4);
+    await near(tint, [RF[0], RF[1], RF[2]], 'tint');
+    const luma = 0.2126 * code[0] + 0.7152 * code[1] + 0.0722 * code[2];
+    // its colours are kept at 256 places
+    await near(of('gradientMap', { colours }), gradientAt(colours, luma).map(fromLinear), 'gradient map', 1);
   }
 });
 

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
 import { linearToHex, type Rgb } from '../../core/colour/colour';
+import { lookedUp, TABLES, type ColourTable } from '../../core/colour/table';
 import { sortOf, type FileKind, type FileRef } from '../../core/kept';
 import { FONTS } from '../../core/type/font';
 import { PANORAMAS } from '../../core/panorama/facts';
@@ -41,6 +42,7 @@ export function FileLook({ file, kind }: { file: FileRef; kind: FileKind }) {
   }
   if (kind === 'picture' || kind === 'clip') return <PixelLook file={file} clip={kind === 'clip'} />;
   if (kind === 'panorama') return <PanoramaLook panorama={PANORAMAS.at(file)} />;
+  if (kind === 'table') return <TableLook table={TABLES.at(file)} />;
   const mark = MARKS.at(file);
   return (
     <span className={`${styles.look} ${styles.mark}`}>
@@ -63,6 +65,34 @@ function PanoramaLook({ panorama }: { panorama: Panorama | null }) {
         }
     },
     [panorama],
+  );
+  return (
+    <span className={styles.pixels}>
+      <Canvas label={null} draw={draw} />
+    </span>
+  );
+}
+
+/** A table of colours by what it makes of hues, from dark to bright. */
+function TableLook({ table }: { table: ColourTable | null }) {
+  const draw = useCallback(
+    (context: CanvasRenderingContext2D, width: number, height: number) => {
+      if (!table) return;
+      const [columns, rows] = [24, 8];
+      for (let x = 0; x < columns; x++)
+        for (let y = 0; y < rows; y++) {
+          const lightness = Math.round(100 * (0.12 + (0.76 * (rows - 0.5 - y)) / rows));
+          // grey on the left, then around the hues
+          const own = x < 4 ? `hsl(0 0% ${lightness}%)` : `hsl(${((x - 4) * 360) / (columns - 4)} 70% ${lightness}%)`;
+          context.fillStyle = own;
+          const hex = String(context.fillStyle);
+          const code = [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16) / 255) as Rgb;
+          const [r, g, b] = lookedUp(table, code).map((v) => Math.round(255 * Math.min(1, Math.max(0, v))));
+          context.fillStyle = `rgb(${r} ${g} ${b})`;
+          context.fillRect((x / columns) * width, (y / rows) * height, width / columns + 1, height / rows + 1);
+        }
+    },
+    [table],
   );
   return (
     <span className={styles.pixels}>

@@ -7,6 +7,7 @@ export const ACCEPTS: Readonly<Record<FileKind, string>> = {
   picture: '.png,.jpg,.jpeg,.webp,.avif,.svg,image/*',
   panorama: '.hdr,.exr,.png,.jpg,.jpeg,.webp,.avif',
   clip: '.mp4,.m4v,.mov,.webm,video/*',
+  table: '.cube',
 };
 
 /** All that can be kept. */

@@ -21,6 +21,7 @@ const KINDS: Readonly<Record<FileKind, string>> = {
   picture: 'Picture',
   panorama: 'Panoramas',
   clip: 'Clip',
+  table: 'Colour table',
 };
 
 const size = (bytes: number): string =>

@@ -5,6 +5,7 @@ import { keepFile } from '../../files/shelf';
 import { takeIn } from '../../files/taken';
 import { storeTrouble } from '../../store/room';
 import { Trouble, troubleWords } from '../../core/trouble';
+import { placeTable } from './effects';
 import { placePanorama } from './lights';
 import { placeFile } from '../steps/build/layerEdits';
 import { bench, useBench } from './bench';
@@ -45,8 +46,11 @@ export async function takeUpFile(file: File): Promise<void> {
       say(`“${ref.name}” is kept. Open a piece, then drop it again or choose it there.`, { tone: 'remark' });
       return;
     }
+    const inLook = { panorama: placePanorama, table: placeTable };
     const place =
-      kind === 'panorama' ? placePanorama(history.present, ref) : placeFile(history.present, open, kind, ref);
+      kind in inLook
+        ? inLook[kind as keyof typeof inLook](history.present, ref)
+        : placeFile(history.present, open, kind, ref);
     if (!place) {
       say(`“${ref.name}” is kept, but no layer has a use for it.`);
       return;
@@ -54,7 +58,7 @@ export async function takeUpFile(file: File): Promise<void> {
     // what is being typed meanwhile is a step of its own
     bench.endGesture();
     bench.update(() => place.piece);
-    bench.patch({ step: kind === 'panorama' ? 'look' : 'build', open: place.id });
+    bench.patch({ step: kind in inLook ? 'look' : 'build', open: place.id });
     say(place.says, { tone: 'remark', actions: [{ label: 'Undo', act: bench.undo }] });
   } catch (error) {
     say(keepingTrouble(file.name, error));

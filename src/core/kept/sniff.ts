@@ -20,6 +20,9 @@ function shownSort(bytes: Uint8Array): 'picture' | 'clip' | null {
 /** How far into a text its first element is looked for. */
 const LOOKED_AT = 4096;
 
+/** The words that a table of colours says how large it is with, or something before that. */
+const TABLE = /^(?:#[^\n]*\s+)*(?:TITLE\s|DOMAIN_M(?:IN|AX)\s|LUT_[13]D_SIZE\s)/;
+
 /** The first letters of a text file, whatever is before them taken away; null where it is no text. */
 function firstText(bytes: Uint8Array): string | null {
   const head = bytes.subarray(0, LOOKED_AT);
@@ -32,7 +35,7 @@ function firstText(bytes: Uint8Array): string | null {
 
 /**
  * What a file is by its first bytes: a font (OpenType, TrueType, WOFF, WOFF2), a mark (SVG), a picture (PNG, JPEG, WebP, AVIF), a
- * clip (MP4, WebM), a panorama (Radiance, OpenEXR), a packed piece or a piece; null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2,
+ * clip (MP4, WebM), a panorama (Radiance, OpenEXR), a table of colours (.cube), a packed piece or a piece; null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2,
  * W3C PNG §5.2, Radiance's picture format, OpenEXR's file layout, ITU-T T.81 (JPEG), RFC 9649 (WebP), ISO/IEC 14496-12 (ftyp), RFC 8794 (EBML), PKWARE APPNOTE 4.3.7 (zip).
  */
 export function sortOf(bytes: Uint8Array): Sort | null {
@@ -46,5 +49,6 @@ export function sortOf(bytes: Uint8Array): Sort | null {
   const text = firstText(bytes);
   if (text === null) return null;
   if (text.startsWith('{')) return 'json';
+  if (TABLE.test(text)) return 'table';
   return /^<(\?xml|!--|!DOCTYPE\s+svg|svg[\s>])/i.test(text) && /<svg[\s>]/i.test(text) ? 'mark' : null;
 }

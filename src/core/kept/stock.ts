@@ -22,6 +22,7 @@ const font = shipped('font', 'fonts');
 const mark = shipped('mark', 'marks');
 const picture = shipped('picture', 'pictures');
 const clip = shipped('clip', 'clips');
+const table = shipped('table', 'tables');
 
 /** Everything that ships, in the order it is offered. */
 export const STOCK: readonly StockFile[] = [
@@ -49,6 +50,10 @@ export const STOCK: readonly StockFile[] = [
   clip('Tide chart', 'tide-chart.mp4', '91b24dd06ffc35b6f57193c572c2a70bc6793e5c6cb513939f11549cad48fda1'),
   clip('Signal flags', 'signal-flags.webm', '6069f7ce879e92e628c79d06f290833b154b797c71ddd68aa5fc8f3983689cf9'),
   clip('Scanning beam', 'scanning-beam.mp4', 'c51059e3d2e166f36fe9cad1effc33051a8c6d92b5b2cec369c1e6904acc27b6'),
+  table('Sodium quay', 'sodium-quay.cube', '5e88147b4064bb5ec0ac21d5a33a51271c5c6a589f7f68f9b3271b3d16ec162c'),
+  table('Night watch', 'night-watch.cube', 'd4cc8f5b8542a6b53c07329c54876763b6cde616a03501d110cbbc4df14ef553'),
+  table('Faded chart', 'faded-chart.cube', '1184acdd68536f168480d362db7eaa2cb262fbafd7d0c3946b2850efede2a1d2'),
+  table('Buoy paint', 'buoy-paint.cube', 'bbc6789fb6fcf89e36f20cb2517a452ed4d4e813041fe3cc84c9c62f7bc24a61'),
   clip('Lamp test', 'lamp-test.webm', 'f425e2f089b7e946ecede8126d1406d13c5b903f9613a35a4531eb6d7dc5b9ba'),
 ];
 

@@ -1,15 +1,20 @@
 import { CLIPS } from '../clips';
 import type { FileKind, FileRef, Held } from '../kept';
 import { PANORAMAS } from '../panorama/facts';
+import { TABLES } from '../colour/table';
 import { PICTURES } from '../pictures/facts';
 import { FONTS } from './font';
 import { MARKS } from './mark';
 
 /** What files of each kind have become. */
-export const HERE = { font: FONTS, mark: MARKS, picture: PICTURES, clip: CLIPS, panorama: PANORAMAS } satisfies Record<
-  FileKind,
-  Held<unknown>
->;
+export const HERE = {
+  font: FONTS,
+  mark: MARKS,
+  picture: PICTURES,
+  clip: CLIPS,
+  panorama: PANORAMAS,
+  table: TABLES,
+} satisfies Record<FileKind, Held<unknown>>;
 
 /** Whether a file has been taken in. */
 export const isHere = (kind: FileKind, ref: FileRef): boolean => HERE[kind].has(ref.hash);

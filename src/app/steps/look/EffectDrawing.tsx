@@ -1,10 +1,5 @@
 import type { ReactNode } from 'react';
 import { hexAt } from '../../../core/colour/animated';
-import { applied } from '../../../core/colour/adapt';
-import { linearToHex, type Rgb } from '../../../core/colour/colour';
-import { graded } from '../../../core/colour/grade.gen';
-import { RF } from '../../../core/kernel/scratch';
-import { balanceAt, type Balance } from '../../../core/look/effects/balance/balance';
 import type { Corner } from '../../../core/look/effects/corner/corner';
 import { flashAt, type Flash } from '../../../core/look/effects/flash/flash';
 import type { Distortion } from '../../../core/look/effects/distortion/distortion';
@@ -12,13 +7,13 @@ import type { Fold } from '../../../core/look/effects/fold/fold';
 import type { Grid } from '../../../core/look/effects/grid/grid';
 import type { Slices } from '../../../core/look/effects/slices/slices';
 import type { Fringe } from '../../../core/look/effects/fringe/fringe';
-import { gradeAt, type Grade } from '../../../core/look/effects/grade/grade';
 import type { Sharpen } from '../../../core/look/effects/sharpen/sharpen';
 import type { Glow } from '../../../core/look/effects/glow/glow';
 import type { Effect, EffectKind } from '../../../core/look/effects/kinds';
 import type { Tone } from '../../../core/look/effects/tone/tone';
 import { evaluateAnimated } from '../../../core/time/animated';
 import type { Vignette } from '../../../core/look/effects/vignette/vignette';
+import { balance, curves, grade, gradientMap, table, tint } from './colourDrawings';
 
 const glow = ({ layers }: Glow, phase: number): ReactNode => (
   <svg viewBox="0 0 44 32" width="44" height="32">
@@ -86,33 +81,6 @@ const dither = (): ReactNode => (
     })}
   </svg>
 );
-
-/** The colour that a white balance gives to a grey. */
-const balance = (effect: Balance, phase: number): ReactNode => {
-  const rgb = applied(balanceAt(effect, phase), [0.5, 0.5, 0.5]);
-  return (
-    <svg viewBox="0 0 44 32" width="44" height="32">
-      <path d="M4 4h18v24H4z" fill={linearToHex([0.5, 0.5, 0.5])} />
-      <path d="M22 4h18v24H22z" fill={linearToHex(rgb.map((v) => Math.max(0, v)) as Rgb)} />
-    </svg>
-  );
-};
-
-/** What becomes of a ramp of greys. */
-const grade = (effect: Grade, phase: number): ReactNode => {
-  const { lift, gamma, gain } = gradeAt(effect, phase);
-  const [contrast, pivot] = [effect.contrast, effect.pivot].map((v) => evaluateAnimated(v, phase));
-  return (
-    <svg viewBox="0 0 44 32" width="44" height="32">
-      {Array.from({ length: 11 }, (_, i) => {
-        const c = 0.04 + (i / 10) * 0.88;
-        graded(c, c, c, ...lift, ...gamma, ...gain, contrast, pivot, 1, 0);
-        const [r, g, b] = [RF[0], RF[1], RF[2]].map((v) => Math.round(255 * Math.min(1, v)));
-        return <rect key={i} x={2 + i * 3.64} y="4" width="3.7" height="24" fill={`rgb(${r} ${g} ${b})`} />;
-      })}
-    </svg>
-  );
-};
 
 const CORNERS: Record<Corner['side'], readonly (readonly [number, number])[]> = {
   ...{ left: [[2, 16]], right: [[42, 16]], above: [[22, 3]], below: [[22, 29]] },
@@ -240,6 +208,10 @@ const DRAWINGS = {
   balance,
   tone,
   grade,
+  curves,
+  tint,
+  gradientMap,
+  table,
   sharpen,
   slices,
   grain,

@@ -1,5 +1,6 @@
 import { balance } from './balance/balance';
 import { corner } from './corner/corner';
+import { curves } from './curves/curves';
 import { distortion } from './distortion/distortion';
 import { dither } from './dither/dither';
 import { flash } from './flash/flash';
@@ -7,10 +8,13 @@ import { fold } from './fold/fold';
 import { fringe } from './fringe/fringe';
 import { glow } from './glow/glow';
 import { grade } from './grade/grade';
+import { gradientMap } from './gradientMap/gradientMap';
 import { grain } from './grain/grain';
 import { grid } from './grid/grid';
 import { sharpen } from './sharpen/sharpen';
 import { slices } from './slices/slices';
+import { table } from './table/table';
+import { tint } from './tint/tint';
 import { tone } from './tone/tone';
 import { vignette } from './vignette/vignette';
 
@@ -26,6 +30,10 @@ export const LIST = [
   balance,
   tone,
   grade,
+  curves,
+  tint,
+  gradientMap,
+  table,
   sharpen,
   slices,
   grid,
