@@ -10,7 +10,6 @@ export type TroubleCode =
   | 'superseded'
   | 'cancelled'
   | 'drawing-failed'
-  | 'effect-needs'
   | 'not-written'
   | 'no-room'
   | 'refused'

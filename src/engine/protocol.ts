@@ -1,3 +1,4 @@
+import type { Channel } from '../core/look/channels';
 import type { Alone } from '../core/piece/alone';
 import type { StateReport } from '../core/seam/report';
 import type { Clearance } from '../core/world/clearance';
@@ -26,6 +27,8 @@ export interface LiveView {
   working: boolean;
   /** show only this part of its room */
   alone: Alone | null;
+  /** what of the frame is shown */
+  channel: Channel;
 }
 
 /** What the live picture tells the page after each drawn frame. */
@@ -67,6 +70,10 @@ export interface StillRequest {
   /** times as far as shapes may be off from their meshes at few passes; 1 unless stated */
   coarseness?: number;
   texture?: boolean;
+  /** what of the frame; the picture unless stated */
+  channel?: Channel;
+  /** without what is behind everything, over black */
+  clear?: boolean;
 }
 
 export interface SeamRequest {
@@ -94,8 +101,10 @@ export interface EngineApi {
   frameKeys(piece: Piece): Promise<string[]>;
   /** encoded sRGB bytes, top row first: for tests and byte comparisons */
   pixels(request: StillRequest): Promise<Uint8Array>;
-  /** linear light before glow and finish, RGBA floats, bottom row first: for measurements */
+  /** linear light before glow and finish, RGBA floats, bottom row first: for measurements; alpha only where it is clear */
   light(request: StillRequest): Promise<Float32Array>;
+  /** a channel as numbers: metres along the camera's axis and 1e9 for nothing, a normal, or a share; four a pixel, bottom row first */
+  channel(request: StillRequest): Promise<Float32Array>;
   seamPictures(request: SeamRequest, progress: (share: number) => void): Promise<PictureReport>;
   cancel(): void;
   /** the state half of the seam report, off the page's thread */

@@ -16,6 +16,7 @@ import { flightClearance, type Clearance } from '../core/world/clearance';
 import { frameKeys } from '../core/world/frameKey';
 import { flightComfort, type Comfort } from '../core/world/comfort';
 import { missingFiles } from '../core/piece/files';
+import { PICTURE } from '../core/look/channels';
 import type { Piece } from '../core/piece/schema';
 import { measureJoinsOf } from '../files/joins';
 import { takeIn } from '../files/taken';
@@ -39,6 +40,8 @@ const stillFrame = ({
   density = 1,
   coarseness = 1,
   texture = true,
+  channel = PICTURE,
+  clear = false,
 }: StillRequest): FrameRequest => ({
   phase: framePhase(frameIndex, piece.lap.frames),
   frameIndex,
@@ -50,6 +53,8 @@ const stillFrame = ({
   coarseness,
   texture,
   elementMotion: true,
+  channel,
+  clear,
 });
 
 /** One engine in one worker: a live picture on the page's canvas, or stills and measurements on a canvas of its own. */
@@ -249,6 +254,15 @@ class EngineWorker implements EngineApi {
       renderer.setPiece(request.piece);
       await renderer.ready(stillFrame(request));
       return renderer.readLight(stillFrame(request));
+    });
+  }
+
+  async channel(request: StillRequest): Promise<Float32Array> {
+    await takeIn(missingFiles(request.piece));
+    return this.drawn(async (renderer) => {
+      renderer.setPiece(request.piece);
+      await renderer.ready(stillFrame(request));
+      return renderer.readChannel(stillFrame(request));
     });
   }
 

@@ -66,6 +66,8 @@ const decibels = (a: readonly number[], b: readonly number[]): number =>
 /** Kinds that can be set to do nothing, and how. */
 const NOTHING: Partial<Record<Effect['kind'], object>> = {
   glow: { layers: [] },
+  star: {},
+  rays: {},
   corner: { strength: 0 },
   flash: { lights: 0, veil: 0 },
   fringe: { apart: 0 },
@@ -85,8 +87,8 @@ const NOTHING: Partial<Record<Effect['kind'], object>> = {
 test('what is set to nothing leaves every code value, mixed in or not', async ({ page }) => {
   const bare = await codes(page, busy([]));
   const added = EFFECTS.names.filter((kind) => !effectOf(kind).always);
-  // mirrors, cells and colours by brightness have no nothing
-  expect([...Object.keys(NOTHING), 'fold', 'grid', 'gradientMap'].sort()).toEqual([...added].sort());
+  // mirrors, cells, colours by brightness and fog before the sky have no nothing
+  expect([...Object.keys(NOTHING), 'fog', 'fold', 'grid', 'gradientMap'].sort()).toEqual([...added].sort());
   for (const kind of added.filter((kind) => kind in NOTHING)) {
     expect([kind, apart(await codes(page, busy([of(kind, NOTHING[kind])])), bare)]).toEqual([kind, 0]);
     const masked = of(kind, { ...NOTHING[kind], mask: 'ellipse', acts: 'stretch', from: 95, to: 5 });
@@ -340,4 +342,83 @@ test('colours part towards the corners, red outside, and not in the middle', asy
     return sum / ((x1 - x0) * (y1 - y0));
   };
   expect(differ(70, 90, 38, 52)).toBeLessThan(0.5 * Math.max(differ(0, 20, 0, 14), differ(140, 160, 76, 90)));
+});
+
+/** One bright point, aside by so many pixels of a picture so wide; black all around. */
+const point = (aside: number, width: number, effects: object[]): object => ({
+  ...{ id: 'point', name: 'Point', tile: 200, lap: { frames: 100, rate: { num: 25, den: 1 } } },
+  layers: [
+    {
+      id: 'dot',
+      name: 'Dot',
+      kind: 'field',
+      shape: 'ball',
+      seed: 42,
+      variation: 0,
+      softness: 1,
+      glint: 0,
+      gradient: [{ at: 0, colour: '#ffffff' }],
+      width: 0.02,
+      height: 0.02,
+      depth: 0.02,
+      ahead: 6,
+      count: 1,
+      size: 0.012,
+      light: 40,
+    },
+  ],
+  flight: {
+    route: { kind: 'run', tilesPerLap: 0 },
+    aside: -(aside * 36 * 6) / (width * 80),
+    focalMm: 80,
+    fNumber: 64,
+    shutterDeg: 0,
+  },
+  look: {
+    ...{ background: '#000000', backgroundEdge: '#000000', lights: [], fogDistance: 10_000 },
+    effects: [...effects, { kind: 'tone', id: 'tone', curve: 'straight', exposure: -6 }],
+  },
+});
+
+test('stars and streaks keep the light they take, wherever between two pixels a point lies', async ({ page }) => {
+  const size = { width: 320, height: 180 };
+  const energy = async (aside: number, effects: object[]): Promise<number> =>
+    (await codes(page, point(aside, size.width, effects), 0, size)).reduce((sum, v) => sum + toLinear(v / 255), 0);
+  for (const [points, turn] of [
+    [6, 0.05],
+    [4, 0.125],
+    [2, 0.03],
+  ]) {
+    const star = of('star', { points, turn, threshold: 0.02, gain: 4, length: 0.04 });
+    const energies = [];
+    for (let step = 0; step < 5; step++)
+      energies.push((await energy(step * 0.25, [star])) - (await energy(step * 0.25, [])));
+    const mean = energies.reduce((a, b) => a + b) / energies.length;
+    expect(mean).toBeGreaterThan(0.1);
+    expect((Math.max(...energies) - Math.min(...energies)) / mean, `${points} points`).toBeLessThan(0.02);
+  }
+});
+
+test('a star has its rays where it says, as long as it says; rays run away from their place, or towards it', async ({
+  page,
+}) => {
+  const size = { width: 320, height: 180 };
+  const lit = async (effects: object[], aside = 0): Promise<(x: number, y: number) => number> => {
+    const got = await codes(page, point(aside, size.width, effects), 0, size);
+    // from the middle, to the right and up
+    return (x, y) => toLinear(got[3 * (Math.round(90 + y - 0.5) * size.width + Math.round(160 + x - 0.5))] / 255);
+  };
+  const star = of('star', { points: 2, turn: 0, threshold: 0.02, gain: 20, length: 0.1 });
+  const at = await lit([star]);
+  expect(at(20, 0)).toBeGreaterThan(0.004);
+  expect(at(-20, 0) / at(20, 0)).toBeCloseTo(1, 0);
+  expect(at(0, 20)).toBeLessThan(0.02 * at(20, 0));
+  // a third is left at each 18 pixels
+  expect(at(40, 0) / at(22, 0)).toBeCloseTo(Math.exp(-1), 1);
+  const turned = await lit([{ ...star, turn: 0.25 }]);
+  expect(turned(0, 20)).toBeGreaterThan(20 * turned(20, 0));
+  const rays = of('rays', { aside: 0, above: 0, threshold: 0.02, gain: 20, length: 0.5 });
+  const [out, inwards] = [await lit([rays], 60), await lit([{ ...rays, way: 'in' }], 60)];
+  expect(out(80, 0)).toBeGreaterThan(20 * out(40, 0));
+  expect(inwards(40, 0)).toBeGreaterThan(20 * inwards(80, 0));
 });

@@ -1,4 +1,5 @@
 import { aloneIn } from '../../core/piece/alone';
+import { channelIn } from '../../core/piece/channel';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { definitionOf } from '../../core/layers/kinds';
@@ -7,6 +8,7 @@ import { player } from '../state/player';
 import { useSize } from '../parts/useSize';
 import { Button } from '../parts/Button';
 import { ByHand } from '../steps/fly/byhand/ByHand';
+import { channelWords, showPicture } from './ChannelChoice';
 import { TimeTrack } from './TimeTrack';
 import styles from './Picture.module.css';
 
@@ -70,6 +72,18 @@ function SafeArea({ width, height }: { width: number; height: number }) {
   return <div className={styles.safe} style={box} aria-hidden />;
 }
 
+/** What is not seen as it will be, and the way back. */
+function Mark({ words, back, onBack }: { words: string; back: string; onBack(): void }) {
+  return (
+    <div className={styles.mark}>
+      {words}
+      <Button kind="bare" onPress={onBack}>
+        {back}
+      </Button>
+    </div>
+  );
+}
+
 /** The picture with time running around it. */
 export function Picture({ startPhase }: { startPhase: number }) {
   const piece = usePiece();
@@ -78,16 +92,18 @@ export function Picture({ startPhase }: { startPhase: number }) {
   const holder = useRef<HTMLDivElement>(null);
   const available = useSize(room);
   const [attempt, setAttempt] = useState(0);
-  const { playing, speed, acrossSeam, working, alone, trouble } = useBench(
-    useShallow(({ playing, speed, acrossSeam, working, alone, trouble }) => ({
+  const { playing, speed, acrossSeam, working, alone, trouble, ...shown } = useBench(
+    useShallow(({ playing, speed, acrossSeam, working, alone, channel, trouble }) => ({
       playing,
       speed,
       acrossSeam,
       working,
       alone,
+      channel,
       trouble,
     })),
   );
+  const channel = channelIn(piece, shown.channel);
   const size = useMemo(() => {
     const scale = Math.min(
       (available.width - 2 * BORDER) / frame.width,
@@ -119,9 +135,10 @@ export function Picture({ startPhase }: { startPhase: number }) {
       acrossSeam,
       working,
       alone,
+      channel,
     });
     // and again for another engine
-  }, [attempt, width, height, playing, speed, acrossSeam, working, alone]);
+  }, [attempt, width, height, playing, speed, acrossSeam, working, alone, channel]);
 
   const again = (): void => setAttempt((n) => n + 1);
   const words = trouble ? (TROUBLE[trouble.code] ?? TROUBLE['drawing-failed']) : null;
@@ -153,14 +170,14 @@ export function Picture({ startPhase }: { startPhase: number }) {
         ) : null}
         <SafeArea width={width} height={height} />
         <ByHand size={{ width, height }} />
-        {aloneIn(piece, alone) !== piece ? (
-          <div className={styles.aloneMark}>
-            shown alone
-            <Button kind="bare" onPress={() => bench.patch({ alone: null })}>
-              Show all
-            </Button>
-          </div>
-        ) : null}
+        <div className={styles.marks}>
+          {channel.of === 'picture' ? null : (
+            <Mark words={channelWords(piece, channel)} back="Show the picture" onBack={showPicture} />
+          )}
+          {aloneIn(piece, alone) === piece ? null : (
+            <Mark words="shown alone" back="Show all" onBack={() => bench.patch({ alone: null })} />
+          )}
+        </div>
       </div>
     </div>
   );

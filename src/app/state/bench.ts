@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import { excessOf } from '../../core/world/budget';
 import { setAt } from '../../core/piece/paths';
 import type { View } from '../../core/flight/routes/view';
+import { PICTURE, type Channel } from '../../core/look/channels';
 import type { Alone } from '../../core/piece/alone';
 import type { Piece } from '../../core/piece/schema';
 import { Trouble } from '../../core/trouble';
@@ -27,6 +28,8 @@ export interface Bench {
   working: boolean;
   /** what is shown alone */
   alone: Alone | null;
+  /** what of the frame is shown in place of the picture */
+  channel: Channel;
   /** id of the open card */
   open: string | null;
   /** id of the open treatment of the open layer */
@@ -63,6 +66,7 @@ export const useBench = create<Bench>(() => ({
   acrossSeam: false,
   working: true,
   alone: null,
+  channel: PICTURE,
   open: null,
   openTreatment: null,
   flyBand: 'lap',
@@ -109,6 +113,7 @@ export const bench = {
     useBench.setState({
       history,
       alone: null,
+      channel: PICTURE,
       open: history.present.layers[0]?.id ?? null,
       selected: null,
       byHand: null,

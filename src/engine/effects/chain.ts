@@ -1,13 +1,12 @@
 import * as THREE from 'three';
 import { joinSources } from '../../core/kernel/kernel';
-import { actingEffects, effectOf, type Effect } from '../../core/look/effects/kinds';
+import { actingEffects, type Effect } from '../../core/look/effects/kinds';
 import { sources as maskSources } from '../../core/look/effects/mask.gen';
-import { Trouble } from '../../core/trouble';
 import { fullscreenMaterial } from '../gl/quad';
 import { floatTarget } from '../gl/target';
 import type { Gpu } from '../gl/gpu';
 import { mixed, mixingHead, mixingOf, mixingUniforms, setMixing } from './mixing';
-import type { FrameInfo, Need, RunningEffect } from './program';
+import type { FrameInfo, RunningEffect } from './program';
 import { programOf } from './programs';
 
 /** Chains that are kept beside the one in use: switching an effect off and on again compiles nothing. */
@@ -128,32 +127,20 @@ class Chain {
   }
 }
 
-/** Puts the effects of a look in order, checks that they can have what they need, and draws them. */
+/** Puts the effects of a look in order, and draws them. */
 export class EffectComposer {
   private readonly chains = new Map<string, Chain>();
 
   constructor(private readonly gpu: Gpu) {}
 
-  /**
-   * From the linear light of a frame to code values.
-   * @param offers what the frame holds besides its light
-   * @throws Trouble `effect-needs` naming the effect that needs what the frame does not hold
-   */
+  /** From the linear light of a frame to code values. */
   run(
     effects: readonly Effect[],
     light: THREE.WebGLRenderTarget,
     target: THREE.WebGLRenderTarget | null,
     frame: FrameInfo,
-    offers: ReadonlySet<Need>,
   ): void {
     const acting = actingEffects(effects, frame);
-    for (const { kind } of acting)
-      for (const need of programOf(kind).needs)
-        if (!offers.has(need))
-          throw new Trouble(
-            'effect-needs',
-            `${effectOf(kind).label} needs the ${need} of the picture, which this one does not hold`,
-          );
     const key = acting.map((effect) => `${effect.kind} ${mixingOf(effect)}`).join(', ');
     const chain = this.chains.get(key) ?? new Chain(this.gpu, acting);
     // the one in use is the youngest

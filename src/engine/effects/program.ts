@@ -1,5 +1,8 @@
 import type * as THREE from 'three';
+import type { Asked } from '../../core/look/channels';
+import type { SeenPlace } from '../../core/world/sunPlace';
 import type { Moment } from '../../core/look/effects/reach';
+import type { Slot } from '../channels/slots';
 import type { Gpu } from '../gl/gpu';
 import heldSource from './held.glsl?raw';
 import transferSource from './transfer.glsl?raw';
@@ -9,13 +12,17 @@ export const HELD = { held: heldSource };
 /** Light to code values and back. */
 export const TRANSFER = { transfer: transferSource };
 
-/** What an effect may ask for besides the pixel it changes. */
-export type Need = 'neighbours' | 'depth' | 'normal';
+/** What an effect may look at besides the pixel it changes. */
+export type Need = 'neighbours';
 
 /** Of the frame that is finished; what repeats with the lap takes its frame. */
 export interface FrameInfo extends Moment {
   /** draw what is noise by nature; off for measurements, which must not see it */
   texture: boolean;
+  /** where the frame holds what an effect asks for: see core/look/channels.ts */
+  slotOf(asked: Asked): Slot;
+  /** where the first sun is seen, or would be; null where there is none */
+  sunAt(): SeenPlace | null;
 }
 
 /** An effect of one place in a chain, on the GPU. */

@@ -1,5 +1,5 @@
 import type { LightTargets } from '../drawings/drawing';
-import { LEVELS, type Targets } from './targets';
+import { LEVELS, type Levels } from './targets';
 import type { View } from './view';
 
 /** Blur radius in pixels from which light is drawn into a half-size target; doubles per level. */
@@ -9,7 +9,7 @@ export const CRISP_PX = 10;
  * The targets of one pass.
  * @param used whether anything was drawn into each target below full size
  */
-export const lightTargets = (view: View, targets: Targets, few: boolean, used: boolean[]): LightTargets => ({
+export const lightTargets = (view: View, targets: Levels, few: boolean, used: boolean[]): LightTargets => ({
   few,
   level(n) {
     view.uLevel.value = LEVELS[n];

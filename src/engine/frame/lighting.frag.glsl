@@ -11,6 +11,7 @@ uniform vec3 uCentre;
 uniform vec3 uEdge;
 uniform vec3 uFogColour;
 uniform float uShare;
+uniform float uBackdrop;    // 0 where there is to be nothing behind everything
 uniform float uKeepDepth;   // 1 where alpha is to be the depth in metres, less than 0 of what is only partly there
 out vec4 outLight;
 
@@ -58,7 +59,7 @@ void main() {
   float depth = surface.w;
 #if MARK < 2
   if (depth < 1e8) discard;
-  outLight = vec4(veiled(behind(), uAir.z) * uShare, uKeepDepth * depth);
+  outLight = vec4(veiled(behind() * uBackdrop, uAir.z) * uShare, uKeepDepth * depth);
 #else
   if (depth > 1e8 || (surface.z > 0.5) != (MARK == 2)) discard;
   vec4 colour = texelFetch(uMatterColour, px, 0);

@@ -1,16 +1,21 @@
 import type * as THREE from 'three';
 import { bladesAt } from '../../core/flight/form';
 import { apertureCells } from '../../core/lens/cells';
+import { channelAsks, type Asked } from '../../core/look/channels';
+import { actingEffects, asksOf } from '../../core/look/effects/kinds';
+import type { Moment } from '../../core/look/effects/reach';
 import type { Piece } from '../../core/piece/schema';
 import { evaluateAnimated } from '../../core/time/animated';
+import { sunPlace, type SeenPlace } from '../../core/world/sunPlace';
 import { exposedPiece, exposureOf } from '../../core/world/exposed';
 import { clearSky } from '../drawings/dome/sky';
+import { Channels } from '../channels/channels';
+import { Slots, type Slot } from '../channels/slots';
 import { EffectComposer } from '../effects/chain';
-import type { Need } from '../effects/program';
 import { Context } from '../gl/context';
 import type { Gpu } from '../gl/gpu';
 import { Quad, Stage } from '../gl/quad';
-import { emptyMatter } from '../gl/target';
+import { emptyMatter, floatTarget } from '../gl/target';
 import { Shadows } from '../shadows/shadows';
 import { Panoramas } from '../lights/panorama/textures';
 import { Mirrors } from '../mirror/mirrors';
@@ -25,9 +30,6 @@ import { Sum } from './sum';
 import { LEVELS, Targets } from './targets';
 import { makeView, setFrame, setPass, type Pass } from './view';
 
-/** What a frame holds for effects besides its light. */
-const OFFERS: ReadonlySet<Need> = new Set(['neighbours']);
-
 /** What all passes of a frame share. */
 interface Frame {
   piece: Piece;
@@ -36,6 +38,26 @@ interface Frame {
   targets: Targets;
   /** what was drawn into of the targets below full size */
   used: boolean[];
+}
+
+const ANYTHING: Asked = { of: 'anything' };
+
+/** The moment of the lap that a request is for. */
+const momentOf = ({ lap: { frames } }: Piece, { phase, frameIndex }: FrameRequest): Moment => ({
+  phase,
+  frame: ((frameIndex % frames) + frames) % frames,
+  frames,
+});
+
+/** What is asked of a frame besides its light. */
+function askedOf(piece: Piece, request: FrameRequest): Asked[] {
+  const own = channelAsks(request.channel);
+  const acting = request.channel.of === 'picture' ? actingEffects(piece.look.effects, momentOf(piece, request)) : [];
+  return [
+    ...acting.flatMap((effect) => asksOf(effect, request.phase)),
+    ...(own ? [own] : []),
+    ...(request.clear ? [ANYTHING] : []),
+  ];
 }
 
 /**
@@ -53,11 +75,15 @@ export class Renderer {
   private readonly shadows: Shadows;
   private readonly mirrors: Mirrors;
   private readonly effects: EffectComposer;
+  private readonly slots: Slots;
+  private readonly channels: Channels;
   private readonly picture: ShownPicture;
   private targets: Targets | null = null;
   /** the linear light of the frame that was drawn last */
   private light: THREE.WebGLRenderTarget | null = null;
   private piece: Piece | null = null;
+  /** what the last frame was drawn of */
+  private last: Frame | null = null;
   private losing = false;
   /** what of the last frame may be less to save time */
   lessens: Lessens = { particles: false, shapes: false };
@@ -77,6 +103,8 @@ export class Renderer {
     this.sum = new Sum(gpu, this.view);
     this.shadows = new Shadows(gpu, this.view);
     this.mirrors = new Mirrors(gpu, this.view);
+    this.slots = new Slots(gpu, this.view, this.sum);
+    this.channels = new Channels(gpu, this.view, this.slots);
     this.effects = new EffectComposer(gpu);
     this.picture = new ShownPicture(gpu);
   }
@@ -128,6 +156,12 @@ export class Renderer {
     const { phase } = request;
     const frame = this.begin(exposedPiece(this.piece, exposureOf(this.piece, phase)), request);
     const { flight } = frame.piece;
+    const { channel } = request;
+    if (channel.of === 'depth' || channel.of === 'normal') {
+      this.channels.draw(channel, frame, null);
+      yield 1;
+      return;
+    }
     const cells = apertureCells(
       request.passes,
       bladesAt(flight, phase),
@@ -165,7 +199,8 @@ export class Renderer {
     shown.behind?.surround();
     this.mirrors.begin(piece, shot, shown);
     this.sum.clear(targets);
-    return { piece, shot, shown, targets, used: LEVELS.map(() => false) };
+    this.slots.begin(askedOf(piece, request), targets, shown);
+    return (this.last = { piece, shot, shown, targets, used: LEVELS.map(() => false) });
   }
 
   private drawPass({ piece, shot, shown, targets, used }: Frame, pass: Pass): void {
@@ -177,21 +212,33 @@ export class Renderer {
       this.mirrors.draw(piece, shot, pass, targets);
       emptyMatter(this.three, targets.matter);
       drawMatter(shown.matter, t, targets.matter);
+      this.slots.addPass(targets, shot, pass, shown);
       this.sum.addMatter(targets, shot, pass, shown.glass);
+    } else if (this.slots.wanted) {
+      emptyMatter(this.three, targets.matter);
+      this.slots.addPass(targets, shot, pass, shown);
+      setPass(view, piece, shot, pass, shown.solid, this.screens.tints);
     }
     const to = lightTargets(view, targets, few, used);
     for (const { drawn, moment } of shown.light) {
       drawn.show(moment, t);
       drawn.draw(to);
     }
+    this.slots.addLight(pass, shown, few);
   }
 
-  private finish({ piece, shown, targets, used }: Frame, request: FrameRequest): void {
-    const light = (this.light = this.sum.bring(targets, shown.solid, used));
-    const { frames } = piece.lap;
-    const { phase, frameIndex, texture } = request;
-    const frame = ((frameIndex % frames) + frames) % frames;
-    this.effects.run(piece.look.effects, light, null, { phase, frame, frames, texture }, OFFERS);
+  private finish(frame: Frame, request: FrameRequest): void {
+    const { piece, shown, targets, used } = frame;
+    const light = (this.light = this.sum.bring(targets, shown.solid || request.clear, used));
+    this.slots.end();
+    if (request.channel.of !== 'picture') {
+      this.channels.draw(request.channel, frame, null);
+      return;
+    }
+    const slotOf = (asked: Asked): Slot => this.slots.at(asked);
+    const sunAt = (): SeenPlace | null => sunPlace(piece, request.phase);
+    const { texture } = request;
+    this.effects.run(piece.look.effects, light, null, { ...momentOf(piece, request), texture, slotOf, sunAt });
   }
 
   private targetsFor({ width, height }: FrameRequest): Targets {
@@ -218,7 +265,25 @@ export class Renderer {
   readLight(request: FrameRequest): Float32Array {
     this.draw(request);
     if (!this.light) throw new RangeError('there is no piece to draw');
-    return this.context.readFloats(this.light);
+    const light = this.context.readFloats(this.light);
+    if (!request.clear) return light;
+    const { texture, number } = this.slots.at(ANYTHING);
+    const shares = this.slots.read(texture, (target) => this.context.readFloats(target));
+    for (let i = 0; i < light.length; i += 4) light[i + 3] = shares[i + number];
+    return light;
+  }
+
+  /** A channel of the frame as numbers: metres, 1e9 where there is nothing; a normal; or a share. Four a pixel, bottom row first. */
+  readChannel(request: FrameRequest): Float32Array {
+    if (!this.piece) throw new RangeError('there is no piece to draw');
+    this.draw(request);
+    const frame = this.last;
+    if (!frame) throw new RangeError('there is no piece to draw');
+    const target = floatTarget(request.width, request.height);
+    this.channels.draw(request.channel, frame, target);
+    const numbers = this.context.readFloats(target);
+    target.dispose();
+    return numbers;
   }
 
   /**
@@ -246,6 +311,8 @@ export class Renderer {
     this.panoramas.dispose();
     this.slides.dispose();
     this.targets?.dispose();
+    this.slots.dispose();
+    this.channels.dispose();
     this.effects.dispose();
     this.picture.dispose();
     this.context.dispose();

@@ -1,3 +1,5 @@
+import type { Channel } from '../../core/look/channels';
+
 /** A picture that is asked for. */
 export interface FrameRequest {
   /** position in the lap; any real */
@@ -18,6 +20,10 @@ export interface FrameRequest {
   texture: boolean;
   /** elements' own motion while the shutter is open; a live frame may leave it to the camera's */
   elementMotion: boolean;
+  /** what of the frame is drawn */
+  channel: Channel;
+  /** nothing is behind everything: light is over black, and its alpha is how far what is there hides what would be */
+  clear: boolean;
 }
 
 /** What of a frame may be less besides its size. */

@@ -4,7 +4,7 @@ uniform sampler2D uHalf;
 uniform sampler2D uQuarter;
 uniform sampler2D uEighth;
 uniform bvec3 uUsed;
-uniform bool uBackdrop;
+uniform bool uBehindAll;
 uniform vec3 uCentre;
 uniform vec3 uEdge;
 uniform vec2 uPicture;
@@ -15,7 +15,7 @@ void main() {
   if (uUsed.x) c += texture(uHalf, vUv).rgb;
   if (uUsed.y) c += texture(uQuarter, vUv).rgb;
   if (uUsed.z) c += texture(uEighth, vUv).rgb;
-  if (uBackdrop) {
+  if (uBehindAll) {
     vec2 d = (vUv - 0.5) * uPicture / length(uPicture) * 2.0;
     c += mix(uCentre, uEdge, smoothstep(0.0, 1.0, length(d)));
   }

@@ -10,7 +10,7 @@ import { GlassStage } from '../glass/glass';
 import { FewPassLens } from '../lens/lens';
 import { Lighting } from './lighting';
 import resolveFragment from './resolve.frag.glsl?raw';
-import type { Targets } from './targets';
+import type { Levels, Targets } from './targets';
 import type { Shot } from './shot';
 import type { Pass, View } from './view';
 import type { ShownMatter } from './layers';
@@ -40,7 +40,7 @@ export class Sum {
       uQuarter: { value: null },
       uEighth: { value: null },
       uUsed: { value: [false, false, false] },
-      uBackdrop: { value: true },
+      uBehindAll: { value: true },
       uPicture: view.uPicture,
       ...this.background,
     });
@@ -56,7 +56,7 @@ export class Sum {
   }
 
   /** Empties the targets that light is drawn into. */
-  clear({ levels }: Targets): void {
+  clear({ levels }: Levels): void {
     for (const target of levels) emptyLight(this.gpu.renderer, target);
   }
 
@@ -77,7 +77,7 @@ export class Sum {
     view.uShare.value = whole ? 1 : 1 / passes;
     view.uKeepDepth.value = whole ? 1 : 0;
     this.lighting.draw(targets, to);
-    if (view.uSky.value.x > 0 && view.uStars.value.x > 0) this.stars.draw(to);
+    if (view.uSky.value.x > 0 && view.uStars.value.x > 0 && view.uBackdrop.value > 0) this.stars.draw(to);
     if (beneath) this.glass.end(seenThrough, t, through ?? levels[0], through ? 1 : 1 / passes, through !== null);
     if (beneath) {
       // what is added as light is seen through glass
@@ -93,15 +93,15 @@ export class Sum {
 
   /**
    * The linear picture from all targets.
-   * @param solid whether the background is in the light of the matter already
+   * @param solid whether the background is in the light of the matter already, or there is to be none
    * @param used what was drawn into of the targets below full size
    */
-  bring({ levels, resolved }: Targets, solid: boolean, used: readonly boolean[]): THREE.WebGLRenderTarget {
+  bring({ levels, resolved }: Levels, solid: boolean, used: readonly boolean[]): THREE.WebGLRenderTarget {
     if (solid && !used.includes(true)) return levels[0];
     const u = this.resolve.uniforms;
     [u.uFull.value, u.uHalf.value, u.uQuarter.value, u.uEighth.value] = levels.map(({ texture }) => texture);
     u.uUsed.value = used.slice(0, 3);
-    u.uBackdrop.value = !solid;
+    u.uBehindAll.value = !solid;
     this.gpu.quad.draw(this.gpu.renderer, this.resolve, resolved);
     return resolved;
   }

@@ -59,6 +59,7 @@ export const makeView = () => ({
   uSolid: { value: false },
   uSoftHiding: { value: 0 },
   uKeepDepth: { value: 0 },
+  uBackdrop: { value: 1 },
   // of one target
   uLevel: { value: 1 },
 });
@@ -86,7 +87,7 @@ export function setFrame(
   view: View,
   { flight, look }: Piece,
   shot: Shot,
-  { phase, width, height, passes, coarseness }: FrameRequest,
+  { phase, width, height, passes, coarseness, clear }: FrameRequest,
 ): void {
   view.uPicture.value.set(width, height);
   view.uPixelFocal.value = shot.pixelFocal;
@@ -95,6 +96,7 @@ export function setFrame(
   view.uFlat.value = shot.flat;
   const fog = evaluateAnimated(look.fogDistance, phase);
   view.uAir.value.set(look.fogStart + shot.back, fog, look.reach + shot.back, look.nearFade);
+  view.uBackdrop.value = clear ? 0 : 1;
   view.uFogColour.value.set(...colourAt(look.fogColour, phase));
   view.uViewOpen.value.copy(shot.open);
   view.uViewMid.value.copy(shot.mid);

@@ -44,6 +44,7 @@ const view = (change: Partial<LiveView> = {}): LiveView => ({
   acrossSeam: false,
   working: true,
   alone: null,
+  channel: { of: 'picture' },
   ...change,
 });
 /** Waits for something to come true, however slow the machine is. */

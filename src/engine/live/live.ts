@@ -1,4 +1,6 @@
+import { linesAlone } from '../../core/world/linesAlone';
 import { aloneIn } from '../../core/piece/alone';
+import { PICTURE } from '../../core/look/channels';
 import type { Piece } from '../../core/piece/schema';
 import { framePhase, rateHz, wrapPhase } from '../../core/time/lap';
 import { asTrouble } from '../../core/trouble';
@@ -141,7 +143,8 @@ export class LivePicture {
   private async showFinished(): Promise<boolean> {
     const { reel } = this;
     const request = this.request(1, 1);
-    if (!request || !this.piece || !reel?.has(request.frameIndex) || this.view?.alone) return false;
+    if (!request || !this.piece || !reel?.has(request.frameIndex) || !this.view || this.view.alone) return false;
+    if (this.view.channel.of !== 'picture') return false;
     const before = performance.now();
     const picture = await reel.at(request.frameIndex);
     if (!picture || reel !== this.reel || this.renderer.lost) return false;
@@ -168,11 +171,15 @@ export class LivePicture {
       coarseness,
       texture: true,
       elementMotion: passes > 1,
+      // lines are a picture of their own
+      channel: this.view.channel.of === 'lines' ? PICTURE : this.view.channel,
+      clear: false,
     };
   }
 
   private shown(): Piece | null {
-    return this.piece && aloneIn(this.piece, this.view?.alone ?? null);
+    const piece = this.piece && aloneIn(this.piece, this.view?.alone ?? null);
+    return piece && this.view?.channel.of === 'lines' ? linesAlone(piece) : piece;
   }
 
   private async drawNow(): Promise<void> {

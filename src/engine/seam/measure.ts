@@ -1,3 +1,4 @@
+import { PICTURE } from '../../core/look/channels';
 import { framePhase } from '../../core/time/lap';
 import type { SeamRequest } from '../protocol';
 import type { FrameRequest } from '../frame/request';
@@ -26,6 +27,8 @@ export async function measureSeam(
       passes,
       working: false,
       texture: false,
+      channel: PICTURE,
+      clear: false,
       density: 1,
       coarseness: 1,
       elementMotion: false,

@@ -8,6 +8,7 @@ import {
   type Effect,
   type EffectKind,
 } from '../../../core/look/effects/kinds';
+import { lackOf } from '../../../core/world/lacks';
 import { AddMenu } from '../../parts/AddMenu';
 import { Boundary } from '../../parts/Boundary';
 import { CardsHead } from '../../parts/CardsHead';
@@ -53,19 +54,21 @@ export function EffectCards() {
         {effects.map((effect, index) => {
           const { label, form, always = false, summary } = effectOf(effect.kind);
           const Editor = EDITORS[effect.kind];
+          const lack = effect.off ? null : lackOf(piece, effect);
           return (
             <Boundary key={effect.id} what={`The card ${label}`} of={piece}>
               <PartCard
                 of="effects"
                 part={effect}
                 title={label}
-                summary={summary(effect, phase)}
+                summary={lack ? 'lacks what it needs' : summary(effect, phase)}
                 drawing={<EffectDrawing effect={effect} phase={phase} />}
                 form={form}
                 path={['look', 'effects', index]}
                 always={always}
                 onRemove={() => setEffects(effects.filter(({ id }) => id !== effect.id))}
               >
+                {lack ? <p className={styles.warn}>{lack}</p> : null}
                 {Editor ? <Editor index={index} /> : null}
               </PartCard>
             </Boundary>

@@ -4,12 +4,15 @@ import type { Corner } from '../../../core/look/effects/corner/corner';
 import { flashAt, type Flash } from '../../../core/look/effects/flash/flash';
 import type { Distortion } from '../../../core/look/effects/distortion/distortion';
 import type { Fold } from '../../../core/look/effects/fold/fold';
+import type { Fog } from '../../../core/look/effects/fog/fog';
 import type { Grid } from '../../../core/look/effects/grid/grid';
 import type { Slices } from '../../../core/look/effects/slices/slices';
 import type { Fringe } from '../../../core/look/effects/fringe/fringe';
 import type { Sharpen } from '../../../core/look/effects/sharpen/sharpen';
 import type { Glow } from '../../../core/look/effects/glow/glow';
 import type { Effect, EffectKind } from '../../../core/look/effects/kinds';
+import type { Rays } from '../../../core/look/effects/rays/rays';
+import type { Star } from '../../../core/look/effects/star/star';
 import type { Tone } from '../../../core/look/effects/tone/tone';
 import { evaluateAnimated } from '../../../core/time/animated';
 import type { Vignette } from '../../../core/look/effects/vignette/vignette';
@@ -121,6 +124,52 @@ const flash = (effect: Flash): ReactNode => (
   </svg>
 );
 
+const star = ({ points, turn }: Star, phase: number): ReactNode => (
+  <svg viewBox="0 0 44 32" width="44" height="32" stroke="currentColor" strokeLinecap="round">
+    {Array.from({ length: points }, (_, k) => {
+      const a = 2 * Math.PI * (evaluateAnimated(turn, phase) + k / points);
+      return <path key={k} d={`M22 16L${22 + 13 * Math.cos(a)} ${16 - 13 * Math.sin(a)}`} strokeWidth="1.2" />;
+    })}
+    <circle cx="22" cy="16" r="2.4" fill="currentColor" stroke="none" />
+  </svg>
+);
+
+/** Beams from a place, cut by two posts. */
+const rays = ({ aside, above, origin }: Rays, phase: number): ReactNode => {
+  const [x, y] =
+    origin === 'sun' ? [34, 5] : [22 + 44 * evaluateAnimated(aside, phase), 16 - 32 * evaluateAnimated(above, phase)];
+  return (
+    <svg viewBox="0 0 44 32" width="44" height="32" stroke="var(--time)" fill="var(--time)">
+      {Array.from({ length: 14 }, (_, k) => {
+        const a = (2 * Math.PI * (k + 0.5)) / 14;
+        return (
+          <path
+            key={k}
+            d={`M${x + 4 * Math.cos(a)} ${y + 4 * Math.sin(a)}L${x + 30 * Math.cos(a)} ${y + 30 * Math.sin(a)}`}
+            opacity={k % 3 ? 0.7 : 0.25}
+          />
+        );
+      })}
+      <circle cx={x} cy={y} r="2.4" />
+    </svg>
+  );
+};
+
+/** Rows of what is farther and farther, fading. */
+const fog = ({ colour }: Fog, phase: number): ReactNode => (
+  <svg viewBox="0 0 44 32" width="44" height="32">
+    <rect x="2" y="3" width="40" height="26" rx="3" fill={hexAt(colour, phase)} opacity={0.8} />
+    {[0, 1, 2, 3].map((i) => (
+      <path
+        key={i}
+        d={`M${4 + i * 4} 29V${8 + i * 4}h${9 - i * 2}V29zM${31 - i * 2} 29V${8 + i * 4}h${9 - i * 2}V29z`}
+        fill="var(--ground)"
+        opacity={0.95 - i * 0.25}
+      />
+    ))}
+  </svg>
+);
+
 const fringe = ({ apart }: Fringe, phase: number): ReactNode => {
   const by = Math.max(-3, Math.min(3, 250 * evaluateAnimated(apart, phase)));
   return (
@@ -197,7 +246,10 @@ const slices = ({ shift }: Slices, phase: number): ReactNode => (
 
 /** The small drawing of each kind of effect, from its own values. */
 const DRAWINGS = {
+  fog,
   glow,
+  star,
+  rays,
   corner,
   flash,
   fold,

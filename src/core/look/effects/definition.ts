@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { stored, type Form } from '../../forms';
+import type { Asked } from '../channels';
 import { evaluateAnimated, type Animated } from '../../time/animated';
 
 /**
@@ -27,6 +28,8 @@ export interface EffectDefinition<E extends object> {
   graded?: boolean;
   /** it keeps dark gradients from banding in few code values */
   smooths?: boolean;
+  /** what it asks of a frame besides its light, whatever its mask asks */
+  asks?(effect: E, phase: number): Asked;
   /** in a few words, for the card */
   summary(effect: E, phase: number): string;
 }

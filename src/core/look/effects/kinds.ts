@@ -1,7 +1,8 @@
 import { kinds, type KindValue } from '../../forms';
 import { LIST } from './list';
 import { SPACES, type EffectDefinition } from './definition';
-import { levelAt, type Moment, type Reaching } from './reach';
+import type { Asked } from '../channels';
+import { levelAt, maskAsks, type Moment, type Reaching } from './reach';
 
 /** Every kind: see list.ts. */
 export const EFFECTS = kinds(...LIST);
@@ -53,6 +54,14 @@ export const actingEffects = (effects: readonly Effect[], moment: Moment): Effec
     const reach = reachOf(effect);
     return !reach || levelAt(reach, moment) > 0;
   });
+
+/** All that an effect asks of a frame besides its light. */
+export function asksOf(effect: Effect, phase: number): Asked[] {
+  const reach = reachOf(effect);
+  const mask = reach && maskAsks(reach, phase);
+  const own = effectOf(effect.kind).asks?.(effect, phase);
+  return [...(mask ? [mask] : []), ...(own ? [own] : [])];
+}
 
 /** What is wrong with a list of effects as a whole, in words; null when nothing is. */
 export function effectsTrouble(effects: readonly Effect[]): string | null {

@@ -5,14 +5,17 @@ import { distortion } from './distortion/distortion';
 import { dither } from './dither/dither';
 import { flash } from './flash/flash';
 import { fold } from './fold/fold';
+import { fog } from './fog/fog';
 import { fringe } from './fringe/fringe';
 import { glow } from './glow/glow';
 import { grade } from './grade/grade';
 import { gradientMap } from './gradientMap/gradientMap';
 import { grain } from './grain/grain';
 import { grid } from './grid/grid';
+import { rays } from './rays/rays';
 import { sharpen } from './sharpen/sharpen';
 import { slices } from './slices/slices';
+import { star } from './star/star';
 import { table } from './table/table';
 import { tint } from './tint/tint';
 import { tone } from './tone/tone';
@@ -20,7 +23,10 @@ import { vignette } from './vignette/vignette';
 
 /** Every kind of effect, in the order they are offered. A new kind is a folder and its name here, and its program in engine/effects. */
 export const LIST = [
+  fog,
   glow,
+  star,
+  rays,
   corner,
   flash,
   fold,

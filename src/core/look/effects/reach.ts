@@ -1,5 +1,6 @@
-import { animated, choice, flag, heading, number } from '../../forms';
+import { animated, choice, flag, heading, layerRef, number } from '../../forms';
 import { evaluateAnimated, type Animated } from '../../time/animated';
+import type { Asked } from '../channels';
 import { levelIn, stretchFields, type Stretch } from '../stretch';
 import { ellipseMask, lightMask } from './mask.gen';
 
@@ -7,6 +8,7 @@ const when = heading('How much', 1);
 const where = heading('Where', 2);
 
 const inEllipse = { group: where, kept: true, when: { field: 'mask', is: ['ellipse'] } };
+const byDepth = { group: where, kept: true, when: { field: 'mask', is: ['near'] } };
 const byLight = { group: where, kept: true, when: { field: 'mask', is: ['light'] } };
 const share = { unit: '%', display: 100, decimals: 0 };
 
@@ -28,7 +30,13 @@ export const effectReach = (amount = 1) => ({
   ...stretchFields('acts', when),
   mask: choice(
     'everywhere',
-    { everywhere: 'Everywhere', ellipse: 'In an ellipse', light: 'By brightness' },
+    {
+      everywhere: 'Everywhere',
+      ellipse: 'In an ellipse',
+      light: 'By brightness',
+      near: 'By depth',
+      layer: 'Where a layer is',
+    },
     { label: 'Acts on', group: where, kept: true, hint: 'Which part of the picture it changes.' },
   ),
   maskAside: animated(0, {
@@ -59,9 +67,27 @@ export const effectReach = (amount = 1) => ({
     ...{ label: 'All at', min: 0, max: 100, comfort: 1, ...byLight },
     hint: 'Brightness from which on all of it is there; at or below the other, at once.',
   }),
+  maskFrom: animated(4, {
+    ...{ label: 'All up to', unit: 'm', min: 0, max: 10_000, comfort: 30, ...byDepth },
+    hint: 'Depth up to which all of it is there.',
+  }),
+  maskTo: animated(12, {
+    ...{ label: 'None from', unit: 'm', min: 0, max: 10_000, comfort: 60, ...byDepth },
+    hint: 'Depth from which on it does nothing; at or before the other, at once.',
+  }),
+  maskLayer: layerRef({
+    ...{ label: 'Layer', group: where, kept: true, when: { field: 'mask', is: ['layer'] } },
+    ...{ of: 'any', none: 'None yet' },
+    hint: 'It acts where this layer hides what is behind it, and where its light is, as bright as that is.',
+  }),
   maskTurned: flag(false, {
-    ...{ label: 'The other way round', group: where, kept: true, when: { field: 'mask', is: ['ellipse', 'light'] } },
-    hint: 'It acts where it would not: outside, or in the dark.',
+    ...{
+      label: 'The other way round',
+      group: where,
+      kept: true,
+      when: { field: 'mask', is: ['ellipse', 'light', 'near', 'layer'] },
+    },
+    hint: 'It acts where it would not: outside, in the dark, far away, or wherever the layer is not.',
   }),
 });
 
@@ -69,7 +95,7 @@ export const effectReach = (amount = 1) => ({
 export interface Reaching extends Stretch {
   amount: Animated;
   acts: 'always' | 'stretch';
-  mask: 'everywhere' | 'ellipse' | 'light';
+  mask: 'everywhere' | 'ellipse' | 'light' | 'near' | 'layer';
   maskAside: Animated;
   maskAbove: Animated;
   maskWide: Animated;
@@ -77,6 +103,9 @@ export interface Reaching extends Stretch {
   maskSoft: number;
   maskNone: number;
   maskAll: number;
+  maskFrom: Animated;
+  maskTo: Animated;
+  maskLayer: string | null;
   maskTurned: boolean;
 }
 
@@ -100,22 +129,33 @@ export function ellipseOf(effect: Reaching, phase: number): { middle: [number, n
   };
 }
 
+/** What the mask of an effect asks of a frame; null where it asks for nothing but the picture. */
+export function maskAsks(effect: Reaching, phase: number): Asked | null {
+  if (effect.mask === 'layer') return { of: 'layer', id: effect.maskLayer ?? '' };
+  const [from, to] = [effect.maskFrom, effect.maskTo].map((value) => evaluateAnimated(value, phase));
+  return effect.mask === 'near' ? { of: 'near', from, to } : null;
+}
+
 /**
  * How far an effect acts on a place of the picture, 0 to 1, besides its amount.
  * @param at shares of width and height from the lower left
  * @param colour there before it acts: linear light, or code values 0..1 of what a display shows
+ * @param there how far what it asks for is there, 0 to 1
  */
 export function maskAt(
   effect: Reaching,
   phase: number,
   at: readonly [number, number],
   colour: readonly [number, number, number],
+  there = 1,
 ): number {
   if (effect.mask === 'everywhere') return 1;
   const { middle, radii } = ellipseOf(effect, phase);
   const share =
     effect.mask === 'ellipse'
       ? ellipseMask(...at, ...middle, ...radii, effect.maskSoft)
-      : lightMask(...colour, effect.maskNone, effect.maskAll);
+      : effect.mask === 'light'
+        ? lightMask(...colour, effect.maskNone, effect.maskAll)
+        : there;
   return effect.maskTurned ? 1 - share : share;
 }

@@ -5,37 +5,28 @@ import { MOST_GLOWS, type GlowLayer } from '../../../core/look/effects/glow/glow
 import { fullscreenMaterial } from '../../gl/quad';
 import { floatTarget } from '../../gl/target';
 import type { Gpu, Uniforms } from '../../gl/gpu';
-import brightSource from './bright.glsl?raw';
-import downFragment from './down.frag.glsl?raw';
+import brightSource from '../spread/bright.glsl?raw';
+import { Halver, HALVING, Reference } from '../spread/reference';
 import upFragment from './up.frag.glsl?raw';
 
-/** Shorter side of the picture on which glow is measured, in pixels: fixed, so that a look does not change with size. */
-const REFERENCE = 270;
 const LEVELS = 7;
-/** Reach of the taps that halve a picture, in its texels: see down.frag.glsl. */
-const HALVING = 0.75;
 /** Reach of the taps that double the glow, in texels of the coarser: what lets a glow spread as far as its radius says. */
 const DOUBLING = 0.56;
 
 /** The targets for pictures of one size. */
 class Sizes {
-  /** the picture shrunk by halves, and by less at last, to the reference; none when it is no larger */
-  readonly shrink: THREE.WebGLRenderTarget[] = [];
+  /** the picture on which glow is measured */
+  readonly reference: Reference;
   /** from half the reference on, each half the one before; and what is gathered upwards in them */
   readonly pyramid: THREE.WebGLRenderTarget[];
   readonly glow: THREE.WebGLRenderTarget[];
-  /** shorter side of the picture that glow is measured on, in pixels */
-  readonly reference: number;
 
   constructor(
     readonly width: number,
     readonly height: number,
   ) {
-    const shorter = Math.min(width, height);
-    this.reference = Math.min(shorter, REFERENCE);
-    const scale = this.reference / shorter;
-    for (let factor = 0.5; factor > scale; factor /= 2) this.shrink.push(floatTarget(width * factor, height * factor));
-    if (scale < 1) this.shrink.push(floatTarget(width * scale, height * scale));
+    this.reference = new Reference(width, height);
+    const { scale } = this.reference;
     const half = (j: number): THREE.WebGLRenderTarget => {
       const factor = scale / 2 ** (j + 1);
       return floatTarget(width * factor, height * factor);
@@ -45,7 +36,8 @@ class Sizes {
   }
 
   dispose(): void {
-    for (const target of [...this.shrink, ...this.pyramid, ...this.glow]) target.dispose();
+    this.reference.dispose();
+    for (const target of [...this.pyramid, ...this.glow]) target.dispose();
   }
 }
 
@@ -99,10 +91,6 @@ export interface Gathered {
  * takes it from the reference itself, by {@link brightGlsl}.
  */
 export class GlowPyramid {
-  private readonly downMaterial = fullscreenMaterial(downFragment, {
-    uSource: { value: null },
-    uReach: { value: new THREE.Vector2() },
-  });
   private readonly upMaterial = fullscreenMaterial(brightGlsl('level_') + upFragment, {
     ...brightUniforms('level_'),
     uCoarse: { value: null },
@@ -112,9 +100,12 @@ export class GlowPyramid {
     uHasCoarse: { value: 0 },
   });
 
+  private readonly halver: Halver;
   private sizes: Sizes | null = null;
 
-  constructor(private readonly gpu: Gpu) {}
+  constructor(private readonly gpu: Gpu) {
+    this.halver = new Halver(gpu);
+  }
 
   private sizesFor({ width, height }: THREE.WebGLRenderTarget): Sizes {
     if (this.sizes?.width !== width || this.sizes.height !== height) {
@@ -130,41 +121,20 @@ export class GlowPyramid {
     const glows = layers
       .filter(({ gain }) => gain > 0)
       .map((glow): Placed => {
-        const level = Math.log2(glow.radius * sizes.reference * 0.7);
+        const level = Math.log2(glow.radius * sizes.reference.side * 0.7);
         return { glow, tint: colourAt(glow.tint, phase), level: Math.min(LEVELS - 1, Math.max(0, level)) };
       });
     const hasNear = setBright(near, 'effect_', glows, 0);
     const deepest = Math.ceil(Math.max(0, ...glows.map(({ level }) => level)));
     if (deepest === 0 && !hasNear) return { light: null, near: null };
-    const reference = this.shrunk(light, sizes);
+    const reference = sizes.reference.of(light, this.halver);
     let source = reference;
-    for (const level of sizes.pyramid.slice(0, deepest)) source = this.down(source, level, HALVING);
+    for (const level of sizes.pyramid.slice(0, deepest)) source = this.halver.draw(source, level, HALVING);
     for (let j = deepest; j >= 1; j--) this.up(sizes, glows, j, deepest);
     return {
       light: deepest > 0 ? sizes.glow[0].texture : null,
       near: hasNear && reference !== light ? reference.texture : null,
     };
-  }
-
-  /** The picture at the size on which glow is measured. */
-  private shrunk(light: THREE.WebGLRenderTarget, { shrink }: Sizes): THREE.WebGLRenderTarget {
-    return shrink.reduce((source, target) => {
-      // a last step by less than a half needs less of its neighbours
-      const ratio = source.height / target.height;
-      return this.down(source, target, HALVING * Math.min(1, ratio - 1));
-    }, light);
-  }
-
-  private down(
-    source: THREE.WebGLRenderTarget,
-    target: THREE.WebGLRenderTarget,
-    reach: number,
-  ): THREE.WebGLRenderTarget {
-    const u = this.downMaterial.uniforms;
-    u.uSource.value = source.texture;
-    (u.uReach.value as THREE.Vector2).set(reach / source.width, reach / source.height);
-    this.gpu.quad.draw(this.gpu.renderer, this.downMaterial, target);
-    return target;
   }
 
   /** Adds what glows at a level to what was gathered below it. */
@@ -187,6 +157,7 @@ export class GlowPyramid {
 
   dispose(): void {
     this.sizes?.dispose();
-    for (const material of [this.downMaterial, this.upMaterial]) material.dispose();
+    this.halver.dispose();
+    this.upMaterial.dispose();
   }
 }

@@ -1,0 +1,30 @@
+/**
+ * How far something is there in a pixel, 0 to 1, as an effect asks for it; the mean of all passes of a frame, so that it is as blurred and as
+ * smooth at its rims as the picture is. What is seen through, and light that is added, has no depth: behind it counts.
+ */
+export type Asked =
+  /** anything that hides what is behind it, or air that dims that: the alpha of the picture without what is behind everything */
+  | { of: 'anything' }
+  /** a layer: where it hides what is behind it, or as bright as the light is that it adds */
+  | { of: 'layer'; id: string }
+  /** what is near: all of it at `from` metres, none from `to` metres on */
+  | { of: 'near'; from: number; to: number }
+  /** fog: none at `from` metres, and `distance` metres farther 63 % */
+  | { of: 'fog'; from: number; distance: number };
+
+/** By what two of them are the same. */
+export const askedKey = (asked: Asked): string => JSON.stringify(asked);
+
+/** What of a frame is shown in place of the picture. */
+export type Channel =
+  /** the picture; how far it hides what is behind it; drawn lines alone */
+  | { of: 'picture' | 'alpha' | 'lines' }
+  /** metres along the line of sight's axis and normals as the camera has them, at the frame's own phase from the middle of the lens: not filtered */
+  | { of: 'depth' | 'normal' }
+  | { of: 'layer'; id: string };
+
+export const PICTURE: Channel = { of: 'picture' };
+
+/** What a channel is made of that is asked for as effects ask; null of one that is drawn otherwise. */
+export const channelAsks = (channel: Channel): Asked | null =>
+  channel.of === 'layer' ? channel : channel.of === 'alpha' ? { of: 'anything' } : null;

@@ -1,0 +1,71 @@
+import { animated, colour, form, integer, number, tag, type ValueOf } from '../../../forms';
+import { evaluateAnimated } from '../../../time/animated';
+import { effectBase, type EffectDefinition } from '../definition';
+import { effectReach } from '../reach';
+
+/** Fields of what takes the light above a threshold. */
+export const brightFields = {
+  threshold: number(0.8, {
+    label: 'From',
+    min: 0,
+    max: 100,
+    comfort: 3,
+    hint: 'Light above this counts, on the picture averaged to a fixed size; up to half of it below, a little.',
+  }),
+  gain: animated(0, {
+    label: 'Gain',
+    unit: '×',
+    min: 0,
+    max: 20,
+    comfort: 3,
+    hint: 'How much of that light is added.',
+  }),
+  tint: colour('#ffffff', { label: 'Tint', hint: 'Colour it is multiplied by.' }),
+};
+
+const StarForm = form({
+  ...effectBase,
+  kind: tag('star'),
+  points: integer(4, {
+    label: 'Points',
+    min: 1,
+    max: 16,
+    hint: 'Rays of each star; two are a streak.',
+  }),
+  turn: animated(0, {
+    label: 'Turned',
+    unit: '°',
+    min: -100_000,
+    max: 100_000,
+    comfort: 180,
+    decimals: 0,
+    display: 360,
+    hint: 'To the left; by whole points a lap it closes.',
+  }),
+  length: animated(0.12, {
+    label: 'Length',
+    unit: '% of height',
+    min: 0.005,
+    max: 1,
+    comfort: 0.4,
+    display: 100,
+    decimals: 1,
+    hint: 'How far out a third is left, as a share of the shorter side.',
+  }),
+  ...brightFields,
+  ...effectReach(),
+});
+export type Star = ValueOf<typeof StarForm>;
+
+export const star: EffectDefinition<Star> = {
+  kind: 'star',
+  label: 'Star glow',
+  describe: 'Rays out of what is bright: stars of any number of points, or a streak.',
+  form: StarForm,
+  space: 'scene',
+  start: { gain: 0.8, turn: 0.125 },
+  summary: ({ points, gain }, phase) =>
+    evaluateAnimated(gain, phase) > 0
+      ? `${points === 2 ? 'a streak' : `${points} points`}, ${evaluateAnimated(gain, phase).toFixed(1)} ×`
+      : 'none',
+};

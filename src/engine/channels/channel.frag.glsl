@@ -1,0 +1,35 @@
+// A channel of a frame, as numbers or as it is shown. By uOf: 0 depth, 1 normal, 2 a share.
+uniform sampler2D uSurface;
+uniform mat4 uView;
+uniform int uOf;
+uniform int uNumber;
+uniform bool uShown;        // as code values to look at
+uniform float uDrawnBack;
+uniform float uFocus;       // metres from the eye
+out vec4 outChannel;
+
+vec3 direction(vec2 p) {
+  vec3 n = vec3(p, 1.0 - abs(p.x) - abs(p.y));
+  if (n.z < 0.0) n.xy = (1.0 - abs(n.yx)) * vec2(n.x >= 0.0 ? 1.0 : -1.0, n.y >= 0.0 ? 1.0 : -1.0);
+  return normalize(n);
+}
+
+void main() {
+  vec4 surface = texelFetch(uSurface, ivec2(gl_FragCoord.xy), 0);
+  bool there = surface.w < 1e8;
+  if (uOf == 0) {
+    float depth = surface.w - uDrawnBack;
+    // the plane of focus is middle grey, the camera white
+    float focus = max(uFocus - uDrawnBack, 1e-3);
+    float grey = there ? focus / (focus + max(depth, 0.0)) : 0.0;
+    outChannel = uShown ? vec4(vec3(grey), 1.0) : vec4(vec3(there ? depth : 1e9), 1.0);
+  } else if (uOf == 1) {
+    // what gives light of its own has none
+    bool faces = there && surface.z > 0.5;
+    vec3 n = mat3(uView) * direction(surface.xy);
+    vec3 shown = faces ? 0.5 + 0.5 * n : vec3(0.5);
+    outChannel = uShown ? vec4(there ? shown : vec3(0.0), 1.0) : vec4(faces ? n : vec3(0.0), 1.0);
+  } else {
+    outChannel = vec4(vec3(surface[uNumber]), 1.0);
+  }
+}

@@ -1,0 +1,73 @@
+import * as THREE from 'three';
+import { channelAsks, type Channel } from '../../core/look/channels';
+import type { Piece } from '../../core/piece/schema';
+import { drawMatter, type ShownLayers } from '../frame/layers';
+import type { Shot } from '../frame/shot';
+import { matterTarget, type Targets } from '../frame/targets';
+import { setPass, type Pass, type View } from '../frame/view';
+import type { Gpu } from '../gl/gpu';
+import { fullscreenMaterial } from '../gl/quad';
+import { emptyMatter } from '../gl/target';
+import channelFragment from './channel.frag.glsl?raw';
+import type { Slots } from './slots';
+
+/** The one pass that channels which are not filtered are drawn in: from the middle of the lens, at the frame's own phase. */
+const MIDDLE: Pass = { lens: { x: 0, y: 0, a: 0.5, b: 0.5, t: 0.5 }, index: 0, total: 1 };
+
+/** Draws a channel of a frame in place of its picture. */
+export class Channels {
+  private surface: THREE.WebGLRenderTarget | null = null;
+  private readonly material: THREE.RawShaderMaterial;
+  private readonly own = {
+    uSurface: { value: null as THREE.Texture | null },
+    uOf: { value: 0 },
+    uNumber: { value: 0 },
+    uShown: { value: true },
+    uDrawnBack: { value: 0 },
+  };
+
+  constructor(
+    private readonly gpu: Gpu,
+    private readonly view: View,
+    private readonly slots: Slots,
+  ) {
+    const { uView, uFocus } = view;
+    this.material = fullscreenMaterial(channelFragment, { ...this.own, uView, uFocus });
+  }
+
+  /** Draws what the frame's own moment shows of depths and normals. */
+  private seen(piece: Piece, shot: Shot, shown: ShownLayers, { width, height }: Targets): THREE.Texture {
+    if (this.surface?.width !== width || this.surface.height !== height) {
+      this.surface?.dispose();
+      this.surface = matterTarget(width, height);
+    }
+    setPass(this.view, piece, shot, MIDDLE, shown.solid, new Map());
+    emptyMatter(this.gpu.renderer, this.surface);
+    drawMatter(shown.matter, 0.5, this.surface);
+    return this.surface.textures[0];
+  }
+
+  /**
+   * @param to where it is drawn; null for the canvas, to be looked at
+   */
+  draw(
+    channel: Channel,
+    { piece, shot, shown, targets }: { piece: Piece; shot: Shot; shown: ShownLayers; targets: Targets },
+    to: THREE.WebGLRenderTarget | null,
+  ): void {
+    const asked = channelAsks(channel);
+    const slot = asked && this.slots.at(asked);
+    this.own.uSurface.value = slot?.texture ?? this.seen(piece, shot, shown, targets);
+    this.own.uNumber.value = slot?.number ?? 0;
+    this.own.uOf.value = slot ? 2 : channel.of === 'depth' ? 0 : 1;
+    this.own.uShown.value = to === null;
+    this.own.uDrawnBack.value = shot.back;
+    this.gpu.quad.draw(this.gpu.renderer, this.material, to);
+    this.own.uSurface.value = null;
+  }
+
+  dispose(): void {
+    this.surface?.dispose();
+    this.material.dispose();
+  }
+}
