@@ -195,3 +195,35 @@ test('a grade is set by its wheels: keys, drags in one undo step, and where it a
   await expect(page.getByRole('textbox', { name: /^Wide/ })).toHaveValue('70');
   await drawn(page);
 });
+
+test('channels are seen in place of the picture; a dropped table colours it, and its card says what it lacks', async ({
+  page,
+}) => {
+  await openRecipe(page);
+  await pause(page);
+  await step(page, 'Look').click();
+  const choice = page.getByRole('button', { name: /What of the frame is shown/ });
+  for (const [name, words] of [
+    ['Depth', /plane of focus/],
+    [/^Matte of/, /^matte of/],
+  ] as const) {
+    await choice.click();
+    await page.getByRole('option', { name }).first().click();
+    await expect(page.getByText(words)).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Show the picture' }).click();
+  await expect(page.getByText(/^matte of/)).toHaveCount(0);
+  // a table of one's own, dropped anywhere; one that is none is refused
+  await drop(page, [['broken.cube', Buffer.from('LUT_3D_SIZE 2\n0 0 0\n')]]);
+  await expect(page.getByText(/ends after 1 of 8 entries/)).toBeVisible();
+  const negative = Array.from({ length: 8 }, (_, i) => `${1 - (i & 1)} ${1 - ((i >> 1) & 1)} ${1 - (i >> 2)}`);
+  await drop(page, [['Negative.cube', Buffer.from(`LUT_3D_SIZE 2\n${negative.join('\n')}\n`)]]);
+  const effects = page.getByRole('region', { name: 'Effects' });
+  const card = effects.getByRole('article', { name: 'Lookup table' });
+  await expect(card).toContainText('Negative.cube, 100 %');
+  await card.getByRole('button', { name: /Acts on/ }).click();
+  await page.getByRole('option', { name: 'Where a layer is' }).click();
+  await expect(card).toContainText('choose one under');
+  await page.keyboard.press('Control+z');
+  await expect(card).toContainText('Negative.cube, 100 %');
+});

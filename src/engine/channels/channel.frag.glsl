@@ -21,7 +21,8 @@ void main() {
     float depth = surface.w - uDrawnBack;
     // the plane of focus is middle grey, the camera white
     float focus = max(uFocus - uDrawnBack, 1e-3);
-    float grey = there ? focus / (focus + max(depth, 0.0)) : 0.0;
+    float of = max(depth, 0.0) / focus;
+    float grey = there ? 1.0 / (1.0 + of * of * of) : 0.0;
     outChannel = uShown ? vec4(vec3(grey), 1.0) : vec4(vec3(there ? depth : 1e9), 1.0);
   } else if (uOf == 1) {
     // what gives light of its own has none

@@ -1,4 +1,3 @@
-import { ChannelChoice } from '../../picture/ChannelChoice';
 import { BandTabs } from '../../parts/BandTabs';
 import { bench, useBench, type LookBandName } from '../../state/bench';
 import { LapBand } from '../fly/lap/LapBand';
@@ -10,12 +9,7 @@ const NAMES: Record<LookBandName, string> = { lights: 'Light table', lap: 'Unrol
 /** The band of the look: where its lights stand, what is selected over the lap, or how bright the picture is. */
 export function LookBand() {
   const shown = useBench((state) => state.lookBand);
-  const tabs = (
-    <>
-      <BandTabs names={NAMES} shown={shown} onShow={(lookBand) => bench.patch({ lookBand })} />
-      <ChannelChoice />
-    </>
-  );
+  const tabs = <BandTabs names={NAMES} shown={shown} onShow={(lookBand) => bench.patch({ lookBand })} />;
   switch (shown) {
     case 'lights':
       return <LightTable title={tabs} />;
