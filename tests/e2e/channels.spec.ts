@@ -5,35 +5,19 @@ import { fogMask, nearMask } from '../../src/core/look/effects/mask.gen';
 import { DOCUMENT_VERSION, PieceSchema, type Piece } from '../../src/core/piece/schema';
 import { rotate, subtract, type Vec3 } from '../../src/core/space/vector';
 import { cameraPose } from '../../src/core/world/camera';
-import { test } from './lab';
+import { numbersOf, test } from './lab';
 
 // What a frame holds besides its picture, against the core's own camera and against itself.
 
 const SIZE = { width: 96, height: 54 };
 const FRAME = 30;
 
-interface Want {
-  channel?: Channel;
-  clear?: boolean;
-  passes?: number;
-}
-/** Numbers of a frame, four a pixel, bottom row first: of a channel, or its linear light. */
-const numbers = async (page: Page, piece: object, { channel, clear, passes = 1 }: Want = {}): Promise<Float32Array> => {
-  const base64 = await page.evaluate(
-    async ([p, c, is, n, at, { width, height }, version]) => {
-      const piece = lab.parse({ format: 'isomorph', version, piece: p });
-      const request = { piece, frameIndex: at, width, height, passes: n, clear: is };
-      const got = c ? await lab.engine.api.channel({ ...request, channel: c }) : await lab.engine.api.light(request);
-      const bits = new Uint8Array(got.buffer);
-      let text = '';
-      for (let i = 0; i < bits.length; i += 32_768) text += String.fromCharCode(...bits.subarray(i, i + 32_768));
-      return btoa(text);
-    },
-    [piece, channel ?? null, clear ?? false, passes, FRAME, SIZE, DOCUMENT_VERSION] as const,
-  );
-  const bytes = Buffer.from(base64, 'base64');
-  return new Float32Array(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength));
-};
+/** Numbers of the frame: of a channel, or its linear light. */
+const numbers = (
+  page: Page,
+  piece: object,
+  want: { channel?: Channel; clear?: boolean; passes?: number } = {},
+): Promise<Float32Array> => numbersOf(page, piece, { ...SIZE, frameIndex: FRAME, ...want });
 /** Code values, red, green and blue of each pixel, bottom row first. */
 const codes = async (page: Page, piece: object, passes = 1): Promise<number[]> => {
   const rgba = await page.evaluate(

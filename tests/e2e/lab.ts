@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { test as base, type Page } from '@playwright/test';
+import type { Channel } from '../../src/core/look/channels';
 import type { Lab } from '../../src/app/lab/lab';
 import { DOCUMENT_VERSION } from '../../src/core/piece/schema';
 
@@ -53,18 +54,44 @@ export async function probe(page: Page, source: string, body: string, count: num
   return bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength) as ArrayBuffer;
 }
 
+/** Of a frame: its linear light, or a channel. */
+interface Wanted {
+  width: number;
+  height: number;
+  frameIndex?: number;
+  passes?: number;
+  channel?: Channel;
+  clear?: boolean;
+  /** of the document, where it is an old one */
+  version?: number;
+}
+
+/** Numbers of a frame, four a pixel, row by row from the bottom: as base64 on their way, for there are many. */
+export async function numbersOf(
+  page: Page,
+  piece: object,
+  { version = DOCUMENT_VERSION, ...wanted }: Wanted,
+): Promise<Float32Array> {
+  const base64 = await page.evaluate(
+    async ([p, more, of]) => {
+      const piece = lab.parse({ format: 'isomorph', version: of, piece: p });
+      const request = { piece, frameIndex: 0, passes: 1, ...more };
+      const numbers = await (more.channel ? lab.engine.api.channel(request) : lab.engine.api.light(request));
+      const bytes = new Uint8Array(numbers.buffer, numbers.byteOffset, numbers.byteLength);
+      let text = '';
+      for (let i = 0; i < bytes.length; i += 32768) text += String.fromCharCode(...bytes.subarray(i, i + 32768));
+      return btoa(text);
+    },
+    [piece, wanted, version] as const,
+  );
+  const bytes = Buffer.from(base64, 'base64');
+  return new Float32Array(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength));
+}
+
 /** Linear light of a piece's first frame, red of each pixel, row by row from the bottom. */
-export const redOf = (
+export const redOf = async (
   page: Page,
   piece: object,
   size: { width: number; height: number },
   passes = 1,
-): Promise<number[]> =>
-  page.evaluate(
-    async ([p, n, { width, height }, version]) => {
-      const piece = lab.parse({ format: 'isomorph', version, piece: p });
-      const light = await lab.engine.api.light({ piece, frameIndex: 0, width, height, passes: n });
-      return [...light].filter((_, i) => i % 4 === 0);
-    },
-    [piece, passes, size, DOCUMENT_VERSION] as const,
-  );
+): Promise<number[]> => [...(await numbersOf(page, piece, { ...size, passes }))].filter((_, i) => i % 4 === 0);

@@ -3,15 +3,13 @@
 import { expect, type Page } from '@playwright/test';
 import { PieceSchema, type Piece } from '../../src/core/piece/schema';
 import { decibels } from './decibels';
-import { test } from './lab';
+import { numbersOf, test } from './lab';
 
 const SIZE = { width: 320, height: 180 };
 
-const light = (page: Page, piece: Piece, passes: number): Promise<number[]> =>
-  page.evaluate(
-    async ([p, n, size]) => [...(await lab.engine.api.light({ piece: p, frameIndex: 7, ...size, passes: n }))],
-    [piece, passes, SIZE] as const,
-  );
+const light = async (page: Page, piece: Piece, passes: number): Promise<number[]> => [
+  ...(await numbersOf(page, piece, { ...SIZE, frameIndex: 7, passes })),
+];
 
 const boxes = {
   kind: 'copies',

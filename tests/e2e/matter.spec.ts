@@ -5,9 +5,8 @@ import { newLight } from '../../src/core/look/lights/kinds';
 import { cellPattern, cellsBy, flowPattern } from '../../src/core/matter/pattern/pattern.gen';
 import { fitNoise } from '../../src/core/noise/fit';
 import { ramp } from '../../src/core/forms';
-import { DOCUMENT_VERSION } from '../../src/core/piece/schema';
 import { pieceOf } from '../pieces';
-import { test } from './lab';
+import { numbersOf, test } from './lab';
 
 // What matter is covered with, on a wall five metres before the camera, seen without perspective: 0.05 m of the wall a pixel.
 
@@ -47,19 +46,10 @@ const wall = (fields: object, flight: object = {}, look: object = {}) =>
   );
 
 /** Linear light of each pixel, row by row from the bottom. */
-const lightOf = (page: Page, piece: object, frame = 0): Promise<[number, number, number][]> =>
-  page.evaluate(
-    async ([p, size, version, frameIndex]) => {
-      const piece = lab.parse({ format: 'isomorph', version, piece: p });
-      const light = await lab.engine.api.light({ piece, frameIndex, ...size, passes: 1 });
-      return Array.from({ length: light.length / 4 }, (_, i): [number, number, number] => [
-        light[i * 4],
-        light[i * 4 + 1],
-        light[i * 4 + 2],
-      ]);
-    },
-    [piece, SIZE, DOCUMENT_VERSION, frame] as const,
-  );
+const lightOf = async (page: Page, piece: object, frameIndex = 0): Promise<[number, number, number][]> => {
+  const light = await numbersOf(page, piece, { ...SIZE, frameIndex });
+  return Array.from({ length: light.length / 4 }, (_, i) => [light[i * 4], light[i * 4 + 1], light[i * 4 + 2]]);
+};
 
 /** Where on the wall a pixel looks. */
 const placeOf = (i: number): [number, number] => [

@@ -9,7 +9,7 @@ import type { ScreenLayer } from '../../src/core/layers/screen/form';
 import { SHOWS } from '../../src/core/shows/kinds';
 import { rgbOf } from '../../src/core/pictures/yuv';
 import { pieceOf } from '../pieces';
-import { test } from './lab';
+import { numbersOf, test } from './lab';
 
 // Pictures and clips as they are decoded and drawn.
 
@@ -48,13 +48,7 @@ interface Light {
   all: number[];
 }
 async function lightOf(page: Page, piece: object, passes = 16, frameIndex = 0): Promise<Light> {
-  const all = await page.evaluate(
-    async ([p, n, frame, size]) => {
-      const piece = lab.parse({ format: 'isomorph', version: 6, piece: p });
-      return [...(await lab.engine.api.light({ piece, frameIndex: frame, ...size, passes: n }))];
-    },
-    [piece, passes, frameIndex, SIZE] as const,
-  );
+  const all = [...(await numbersOf(page, piece, { ...SIZE, frameIndex, passes, version: 6 }))];
   const { width, height } = SIZE;
   return {
     all,

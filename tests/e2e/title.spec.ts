@@ -3,7 +3,7 @@ import { stockFile } from '../../src/core/kept';
 import type { TitleLayer } from '../../src/core/layers/title/form';
 import { newTreatment } from '../../src/core/treatments/kinds';
 import { decibels } from './decibels';
-import { test } from './lab';
+import { numbersOf, test } from './lab';
 import { pieceOf } from '../pieces';
 
 // Titles as they are drawn: cut at an edge, sharpening, in the frame, counting.
@@ -47,15 +47,8 @@ const flat = (fields: Partial<TitleLayer>, flight: object = {}) =>
   );
 
 /** Linear light, row by row from the bottom: red of each pixel. */
-const lightOf = (page: Page, piece: object, passes: number, frameIndex = 0): Promise<number[]> =>
-  page.evaluate(
-    async ([p, n, frame, size]) => {
-      const piece = lab.parse({ format: 'isomorph', version: 6, piece: p });
-      const light = await lab.engine.api.light({ piece, frameIndex: frame, ...size, passes: n });
-      return [...light].filter((_, i) => i % 4 === 0);
-    },
-    [piece, passes, frameIndex, SIZE] as const,
-  );
+const lightOf = async (page: Page, piece: object, passes: number, frameIndex = 0): Promise<number[]> =>
+  [...(await numbersOf(page, piece, { ...SIZE, frameIndex, passes, version: 6 }))].filter((_, i) => i % 4 === 0);
 const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
 
 test('a letter cut at an edge loses exactly what is beyond it, and nothing else', async ({ page }) => {
