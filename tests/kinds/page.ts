@@ -12,9 +12,16 @@ function drawn(json: unknown): number[] {
   const renderer = new Renderer(new OffscreenCanvas(16, 16));
   renderer.setPiece(parsed.piece);
   const frame = { phase: 0, frameIndex: 0, width: WIDTH, height: HEIGHT, passes: 1 };
-  renderer.draw({ ...frame, working: false, density: 1, coarseness: 1, texture: false, elementMotion: true,
+  renderer.draw({
+    ...frame,
+    working: false,
+    density: 1,
+    coarseness: 1,
+    texture: false,
+    elementMotion: true,
     channel: { of: 'picture' },
-    clear: false });
+    clear: false,
+  });
   const bytes = [...renderer.readBytes(WIDTH, HEIGHT)];
   renderer.dispose();
   return bytes;

@@ -59,7 +59,7 @@ export type Star = ValueOf<typeof StarForm>;
 
 export const star: EffectDefinition<Star> = {
   kind: 'star',
-  label: 'Star glow',
+  label: 'Star rays',
   describe: 'Rays out of what is bright: stars of any number of points, or a streak.',
   form: StarForm,
   space: 'scene',
