@@ -1,5 +1,6 @@
 // What ships, as tests read it from the disk.
 import { readFileSync } from 'node:fs';
+import { TABLES } from '../src/core/colour/table';
 import { CLIPS } from '../src/core/clips';
 import { STOCK } from '../src/core/kept';
 import { PICTURES } from '../src/core/pictures/facts';
@@ -8,6 +9,7 @@ import { MARKS } from '../src/core/type/mark';
 import { openFont } from '../src/formats/font/font';
 import { pictureFacts } from '../src/formats/picture/facts';
 import { readMark } from '../src/formats/svg/svg';
+import { readCube } from '../src/formats/table/cube';
 
 export const stockBytes = (path: string): Uint8Array<ArrayBuffer> =>
   new Uint8Array(readFileSync(new URL(`../stock/${path}`, import.meta.url)));
@@ -23,5 +25,6 @@ export function takeStock(): void {
     else if (kind === 'font') {
       const font = openFont(stockBytes(path), name);
       FONTS.take(hash, more === undefined ? font : withMore(font, openFont(stockBytes(more), name)));
-    } else MARKS.take(hash, readMark(stockBytes(path), name));
+    } else if (kind === 'table') TABLES.take(hash, readCube(stockBytes(path), name));
+    else MARKS.take(hash, readMark(stockBytes(path), name));
 }

@@ -302,6 +302,43 @@ export async function effectRows(page, line, light) {
   );
 }
 
+/** What a usual chain adds to a picture, beside the peer's merged passes; and one that is all switched off. */
+export async function chainRow(page, line) {
+  const size = [960, 540];
+  const layers = [0.004, 0.02, 0.08].map((radius, i) => ({ id: `${i}`, radius, threshold: 0.6, gain: 0.3 }));
+  const hash = readFileSync(new URL('../../src/core/kept/stock.ts', import.meta.url), 'utf8').match(
+    /'sodium-quay\.cube', '(\w+)'/,
+  )[1];
+  const chain = [
+    { kind: 'glow', id: 'glow', layers },
+    { kind: 'fringe', id: 'fringe', apart: 0.004 },
+    { kind: 'vignette', id: 'vignette', amount: 0.4 },
+    { kind: 'grade', id: 'grade', contrast: 1.1, saturation: 1.1 },
+    { kind: 'table', id: 'table', file: { hash, name: 'Sodium quay' } },
+    { kind: 'sharpen', id: 'sharpen' },
+    { kind: 'grain', id: 'grain', amount: 0.3 },
+  ];
+  const of = (effects) => () => pace(page, { ...picture(effects), version: 7 }, size, 1, 6);
+  const off = chain.map((effect) => ({ ...effect, off: true }));
+  const cost = await rounds(
+    5,
+    {
+      whole: of(chain),
+      off: of(off),
+      bare: of([]),
+      peer: () => page.evaluate(([w, h]) => globalThis.peers.effectCost('chain', w, h, 6), size),
+    },
+    ({ whole, off, bare, peer }) => ({ own: whole - bare, peer, off: off / bare }),
+  );
+  line(
+    `a usual chain, with sharpening / the peer’s in two merged passes, without, ${size.join('×')}`,
+    cost.own / cost.peer,
+    '≤ 1.0',
+    `${ms(cost.own)}, peer ${ms(cost.peer)}`,
+  );
+  line('a picture with a chain that is off / without one', cost.off, '≤ 1.0', '');
+}
+
 /** Bodies that shine by themselves, before and behind the focus of a fast lens, as one pass shows them and as many do. */
 export async function lensRow(page, line) {
   const [width, height, passes] = [412, 231, 256];

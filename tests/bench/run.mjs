@@ -8,6 +8,7 @@ import { ensureBuilt, root } from '../../scripts/run.mjs';
 import {
   airRow,
   boxRow,
+  chainRow,
   effectRows,
   emptyRow,
   exportRow,
@@ -120,6 +121,7 @@ if (!light) {
   await measured((line) => lightRow(page, line, light));
   await measured((line) => airRow(page, line, light));
   await measured((line) => mirrorRow(page, line, light));
+  await measured((line) => chainRow(page, line));
   await measured((line) => emptyRow(page, line));
   await measured((line) => lensRow(page, line));
   await measured((line) => nearRows(page, line));

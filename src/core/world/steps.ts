@@ -3,6 +3,7 @@ import { routeOf } from '../flight/routes/kinds';
 import { flightSteps } from '../flight/form';
 import type { Part } from '../forms/walk';
 import { definitionOf, type Layer } from '../layers/kinds';
+import { effectOf } from '../look/effects/kinds';
 import { lightOf } from '../look/lights/kinds';
 import type { Piece } from '../piece/schema';
 import { treatmentOf, type Treatment } from '../treatments/kinds';
@@ -45,6 +46,10 @@ export function stepsOf(piece: Piece, { path }: Pick<Part, 'path'>): Steps {
   }
   if (room === 'look' && index === 'lights' && typeof list === 'number' && path.length === 3)
     return all(lightOf(piece.look.lights[list].kind).closingSteps ?? {});
+  if (room === 'look' && index === 'effects' && typeof list === 'number' && path.length === 3) {
+    const effect = piece.look.effects[list];
+    return { ...NONE, closing: effectOf(effect.kind).closingSteps?.(effect) ?? {} };
+  }
   if (room !== 'flight') return NONE;
   const { flight } = piece;
   if (path.length === 1) return { ...NONE, closing: flightSteps(flight) };

@@ -28,6 +28,8 @@ export interface EffectDefinition<E extends object> {
   graded?: boolean;
   /** it keeps dark gradients from banding in few code values */
   smooths?: boolean;
+  /** whole steps that close its fields, by name: of what they gain in a lap */
+  closingSteps?(effect: E): Readonly<Record<string, number>>;
   /** what it asks of a frame besides its light, whatever its mask asks */
   asks?(effect: E, phase: number): Asked;
   /** in a few words, for the card */

@@ -1,5 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { DOCUMENT_VERSION } from '../../piece/schema';
+import { valueFindings } from '../../seam/values';
 import { parsePiece } from '../../world/open';
 import { LOOK } from '../form';
 import {
@@ -103,6 +105,28 @@ describe('pieces of version 3', () => {
       expect(dither).toMatchObject({ kind: 'dither', off: look.dither === false });
       seen++;
     }
-    expect(seen).toBeGreaterThan(10);
+    expect(seen).toBeGreaterThan(9);
+  });
+
+  it('what turns closes by whole turns, a star by whole points; what does not is said with what closes it', () => {
+    const findings = (effect: object): string[] => {
+      const parsed = parsePiece({
+        ...{ format: 'isomorph', version: DOCUMENT_VERSION },
+        piece: {
+          ...{ id: 'a', name: 'A', lap: { frames: 100, rate: { num: 25, den: 1 } }, layers: [] },
+          ...{ flight: { route: { kind: 'run' } }, look: { effects: [newEffect('tone', 'tone'), effect] } },
+        },
+      });
+      if (!parsed.ok) throw new Error('it does not read');
+      return valueFindings(parsed.piece).map(({ id }) => id);
+    };
+    const turning = (kind: Effect['kind'], perLap: number, more: object = {}): object => ({
+      ...{ ...newEffect(kind, 'e'), ...more },
+      turn: { law: 'wound', start: 0.04, perLap },
+    });
+    expect(findings(turning('star', 1 / 6, { points: 6 }))).toEqual([]);
+    expect(findings(turning('star', 0.25, { points: 6 }))).toEqual(['value:look.effects.1.turn']);
+    expect(findings(turning('fold', -2))).toEqual([]);
+    expect(findings(turning('fold', 1 / 3, { parts: 3 }))).toEqual(['value:look.effects.1.turn']);
   });
 });

@@ -31,6 +31,7 @@ export const fold: EffectDefinition<Fold> = {
   describe: 'One part of the picture mirrored onto all others about its middle.',
   form: FoldForm,
   space: 'scene',
+  closingSteps: () => ({ turn: 1 }),
   summary: ({ parts, turn }, phase) =>
     `${parts === 1 ? 'two halves' : `${2 * parts} parts`} · ${evaluateAnimated(turn, phase).toFixed(2)} turns`,
 };

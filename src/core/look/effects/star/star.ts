@@ -64,6 +64,7 @@ export const star: EffectDefinition<Star> = {
   form: StarForm,
   space: 'scene',
   start: { gain: 0.8, turn: 0.125 },
+  closingSteps: ({ points }) => ({ turn: 1 / points }),
   summary: ({ points, gain }, phase) =>
     evaluateAnimated(gain, phase) > 0
       ? `${points === 2 ? 'a streak' : `${points} points`}, ${evaluateAnimated(gain, phase).toFixed(1)} ×`
