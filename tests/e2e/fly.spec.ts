@@ -265,18 +265,21 @@ test('an orbit, a carried camera and one that looks ahead on its way close; keys
   await page.getByText('Snap to beats').click();
   const framesOfKeys = (): Promise<number[]> =>
     keys.evaluateAll((all) => all.map((e) => Number(/\d+/.exec(e.getAttribute('aria-label') ?? '')?.[0])));
-  // while the curve is still being laid out the pointer may miss the key
+  const moved = async (): Promise<number[]> => (await framesOfKeys()).filter((frame) => frame > 0 && frame !== 150);
+  // while the curve is still being laid out the pointer may miss the key; what was moved is not moved again
   await expect(async () => {
+    if ((await moved()).length > 0) return;
     const key = await keys.nth(1).boundingBox();
     if (!key) throw new Error('no key');
     await page.mouse.move(key.x + 5, key.y + 5);
     await page.mouse.down();
     await page.mouse.move(key.x + 52, key.y + 5, { steps: 4 });
     await page.mouse.up();
-    const moved = (await framesOfKeys()).filter((frame) => frame > 0 && frame !== 150);
-    expect(moved).toHaveLength(1);
-    expect(moved[0] % 15).toBe(0);
-  }).toPass({ timeout: 30_000, intervals: [2000] });
+    await expect.poll(async () => (await moved()).length, { timeout: 5000 }).toBe(1);
+  }).toPass({ timeout: 60_000, intervals: [2000] });
+  const [frame, ...others] = await moved();
+  expect(others).toEqual([]);
+  expect(frame % 15).toBe(0);
   await closes(page);
   await step(page, 'Fly').click();
   await openCard(page, 'Route');
