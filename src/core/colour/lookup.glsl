@@ -1,6 +1,7 @@
 // A colour table: which of the eight corners of a cell a colour lies between, and a curve of one channel.
 // @export tetrahedron
 // @export curveAt
+// @include ../space/profile.glsl
 
 // The cell is cut into six tetrahedra along its diagonal from dark to bright, each the colours whose channels stand in one order of
 // size: the colour is a mean of the cell's darkest corner, of `first`, of `second` and of its brightest, by `share` (Kasson, Nin, Plouffe &
@@ -16,10 +17,6 @@ void tetrahedron(vec3 f, out vec3 first, out vec3 second, out vec4 share) {
   float least = min(min(f.x, f.y), f.z);
   float mid = f.x + f.y + f.z - most - least;
   share = vec4(1.0 - most, most - mid, mid - least, least);
-}
-
-float curveKnot(vec4 a, vec4 b, int i) {
-  return i == 0 ? a.x : i == 1 ? a.y : i == 2 ? a.z : i == 3 ? a.w : i == 4 ? b.x : i == 5 ? b.y : i == 6 ? b.z : b.w;
 }
 
 // slope at a knot of the curve between two of its chords
@@ -41,11 +38,11 @@ float curveAt(vec4 a, vec4 b, float t) {
   float cell = min(floor(x), 6.0);
   int i = int(cell);
   float u = x - cell;
-  float low = curveKnot(a, b, i);
-  float high = curveKnot(a, b, i + 1);
+  float low = profileKnot(a, b, i);
+  float high = profileKnot(a, b, i + 1);
   float chord = high - low;
-  float before = low - curveKnot(a, b, max(i - 1, 0));
-  float after = curveKnot(a, b, min(i + 2, 7)) - high;
+  float before = low - profileKnot(a, b, i - 1);
+  float after = profileKnot(a, b, i + 2) - high;
   float from = i == 0 ? curveEnd(chord, after) : curveSlope(before, chord);
   float to = i == 6 ? curveEnd(chord, before) : curveSlope(chord, after);
   float bend = from + to - 2.0 * chord;

@@ -1,4 +1,4 @@
-// A channel of a frame, as numbers or as it is shown. By uOf: 0 depth, 1 normal, 2 a share.
+// A channel of a frame, as numbers or as it is shown. By uOf: 0 depth, 1 normal, 2 a share. Needs matter/direction.glsl.
 uniform sampler2D uSurface;
 uniform mat4 uView;
 uniform int uOf;
@@ -7,12 +7,6 @@ uniform bool uShown;        // as code values to look at
 uniform float uDrawnBack;
 uniform float uFocus;       // metres from the eye
 out vec4 outChannel;
-
-vec3 direction(vec2 p) {
-  vec3 n = vec3(p, 1.0 - abs(p.x) - abs(p.y));
-  if (n.z < 0.0) n.xy = (1.0 - abs(n.yx)) * vec2(n.x >= 0.0 ? 1.0 : -1.0, n.y >= 0.0 ? 1.0 : -1.0);
-  return normalize(n);
-}
 
 void main() {
   vec4 surface = texelFetch(uSurface, ivec2(gl_FragCoord.xy), 0);

@@ -3,7 +3,7 @@
 // without a graphics card both sides of a condition are worked out for every pixel. By MARK: 0 what is behind everything, two
 // colours from the middle of the picture to its corners; 1 a sky instead; 2 plain matter; 3 matter whose light is known. In a mirror
 // (MIRROR) air counts from the mirror on.
-// Needs frame/view.glsl, frame/pixel.glsl, air/veil.glsl and matter/shine.glsl with all that that needs.
+// Needs frame/view.glsl, frame/pixel.glsl, air/veil.glsl, matter/direction.glsl and matter/shine.glsl with all that that needs.
 uniform sampler2D uMatter;
 uniform sampler2D uMatterColour;
 uniform sampler2D uMatterManner;
@@ -26,13 +26,6 @@ vec3 behind() {
   return skyColour(normalize(transpose(mat3(uView)) * vec3((vUv - 0.5) * uPicture - uJitter, -uPixelFocal)));
 }
 #endif
-
-// the direction of a place of the octahedron
-vec3 direction(vec2 p) {
-  vec3 n = vec3(p, 1.0 - abs(p.x) - abs(p.y));
-  if (n.z < 0.0) n.xy = (1.0 - abs(n.yx)) * vec2(n.x >= 0.0 ? 1.0 : -1.0, n.y >= 0.0 ? 1.0 : -1.0);
-  return normalize(n);
-}
 
 // the depth before the focus at which the lens alone would blur as much as it does at a depth, and so many metres more; less than
 // 0 of what is sharp wherever it is

@@ -5,6 +5,7 @@ import type { Gpu, Uniforms } from '../gl/gpu';
 import { ADDITIVE, bareGeometry, fullscreenMaterial, rawMaterial } from '../gl/quad';
 import type { LitRow } from '../lights/program';
 import { LitProgram, shadingSource, skySources } from '../matter/program';
+import directionSource from '../matter/direction.glsl?raw';
 import lightingFragment from './lighting.frag.glsl?raw';
 import { TILE, type Targets } from './targets';
 import tilesFragment from './tiles.frag.glsl?raw';
@@ -46,6 +47,7 @@ export class Lighting {
         viewSource +
         VEIL +
         (mark === 'plain' ? shadingSource(lights) : skySources) +
+        directionSource +
         lightingFragment;
       return new LitProgram(rawMaterial(head + tilesVertex, source([], false), uniforms, ADDITIVE), source);
     };
