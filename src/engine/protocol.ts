@@ -1,4 +1,4 @@
-import type { Channel } from '../core/look/channels';
+import type { Channel, Drawn, Numbers } from '../core/look/channels';
 import type { Alone } from '../core/piece/alone';
 import type { StateReport } from '../core/seam/report';
 import type { Clearance } from '../core/world/clearance';
@@ -71,7 +71,7 @@ export interface StillRequest {
   coarseness?: number;
   texture?: boolean;
   /** what of the frame; the picture unless stated */
-  channel?: Channel;
+  channel?: Drawn;
   /** without what is behind everything, over black */
   clear?: boolean;
 }
@@ -104,7 +104,7 @@ export interface EngineApi {
   /** linear light before glow and finish, RGBA floats, bottom row first: for measurements; alpha only where it is clear */
   light(request: StillRequest): Promise<Float32Array>;
   /** a channel as numbers: metres along the camera's axis and 1e9 for nothing, a normal, or a share; four a pixel, bottom row first */
-  channel(request: StillRequest): Promise<Float32Array>;
+  channel(request: StillRequest & { channel: Numbers }): Promise<Float32Array>;
   seamPictures(request: SeamRequest, progress: (share: number) => void): Promise<PictureReport>;
   cancel(): void;
   /** the state half of the seam report, off the page's thread */

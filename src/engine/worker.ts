@@ -257,12 +257,12 @@ class EngineWorker implements EngineApi {
     });
   }
 
-  async channel(request: StillRequest): Promise<Float32Array> {
+  async channel(request: Parameters<EngineApi['channel']>[0]): Promise<Float32Array> {
     await takeIn(missingFiles(request.piece));
     return this.drawn(async (renderer) => {
       renderer.setPiece(request.piece);
       await renderer.ready(stillFrame(request));
-      return renderer.readChannel(stillFrame(request));
+      return renderer.readChannel(stillFrame(request), request.channel);
     });
   }
 

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { fromLinear, hexToLinear } from '../../src/core/colour/colour';
-import type { Channel } from '../../src/core/look/channels';
+import type { Numbers } from '../../src/core/look/channels';
 import { fogMask, nearMask } from '../../src/core/look/effects/mask.gen';
 import { DOCUMENT_VERSION, PieceSchema, type Piece } from '../../src/core/piece/schema';
 import { rotate, subtract, type Vec3 } from '../../src/core/space/vector';
@@ -16,7 +16,7 @@ const FRAME = 30;
 const numbers = (
   page: Page,
   piece: object,
-  want: { channel?: Channel; clear?: boolean; passes?: number } = {},
+  want: { channel?: Numbers; clear?: boolean; passes?: number } = {},
 ): Promise<Float32Array> => numbersOf(page, piece, { ...SIZE, frameIndex: FRAME, ...want });
 /** Code values, red, green and blue of each pixel, bottom row first. */
 const codes = async (page: Page, piece: object, passes = 1): Promise<number[]> => {
@@ -152,7 +152,7 @@ test('the mattes of all layers that hide are together the alpha, and a layer of 
   page,
 }) => {
   const piece = heap({}, { fNumber: 2 });
-  const shares = (of: Piece, channel: Channel, passes: number): Promise<Float32Array> =>
+  const shares = (of: Piece, channel: Numbers, passes: number): Promise<Float32Array> =>
     numbers(page, of, { channel, passes });
   const alpha = await shares(piece, { of: 'alpha' }, 16);
   const [boxes, more] = [

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { test as base, type Page } from '@playwright/test';
-import type { Channel } from '../../src/core/look/channels';
+import type { Numbers } from '../../src/core/look/channels';
 import type { Lab } from '../../src/app/lab/lab';
 import { DOCUMENT_VERSION } from '../../src/core/piece/schema';
 
@@ -60,7 +60,7 @@ interface Wanted {
   height: number;
   frameIndex?: number;
   passes?: number;
-  channel?: Channel;
+  channel?: Numbers;
   clear?: boolean;
   /** of the document, where it is an old one */
   version?: number;
@@ -73,10 +73,10 @@ export async function numbersOf(
   { version = DOCUMENT_VERSION, ...wanted }: Wanted,
 ): Promise<Float32Array> {
   const base64 = await page.evaluate(
-    async ([p, more, of]) => {
+    async ([p, { channel, ...more }, of]) => {
       const piece = lab.parse({ format: 'isomorph', version: of, piece: p });
       const request = { piece, frameIndex: 0, passes: 1, ...more };
-      const numbers = await (more.channel ? lab.engine.api.channel(request) : lab.engine.api.light(request));
+      const numbers = await (channel ? lab.engine.api.channel({ ...request, channel }) : lab.engine.api.light(request));
       const bytes = new Uint8Array(numbers.buffer, numbers.byteOffset, numbers.byteLength);
       let text = '';
       for (let i = 0; i < bytes.length; i += 32768) text += String.fromCharCode(...bytes.subarray(i, i + 32768));

@@ -17,14 +17,24 @@ export const askedKey = (asked: Asked): string => JSON.stringify(asked);
 
 /** What of a frame is shown in place of the picture. */
 export type Channel =
-  /** the picture; how far it hides what is behind it; drawn lines alone */
-  | { of: 'picture' | 'alpha' | 'lines' }
+  | { of: 'picture' }
+  /** drawn lines alone, which are a picture of their own: core/world/linesAlone.ts */
+  | { of: 'lines' }
+  | Numbers;
+
+/** A channel that is numbers. */
+export type Numbers =
+  /** how far the picture hides what is behind it */
+  | { of: 'alpha' }
   /** metres along the line of sight's axis and normals as the camera has them, at the frame's own phase from the middle of the lens: not filtered */
   | { of: 'depth' | 'normal' }
   | { of: 'layer'; id: string };
 
-export const PICTURE: Channel = { of: 'picture' };
+/** What the engine draws of a frame. */
+export type Drawn = { of: 'picture' } | Numbers;
+
+export const PICTURE: Drawn = { of: 'picture' };
 
 /** What a channel is made of that is asked for as effects ask; null of one that is drawn otherwise. */
-export const channelAsks = (channel: Channel): Asked | null =>
+export const channelAsks = (channel: Drawn): Asked | null =>
   channel.of === 'layer' ? channel : channel.of === 'alpha' ? { of: 'anything' } : null;

@@ -1,5 +1,5 @@
 import * as THREE from 'three';
-import { channelAsks, type Channel } from '../../core/look/channels';
+import { channelAsks, type Numbers } from '../../core/look/channels';
 import type { Piece } from '../../core/piece/schema';
 import { drawMatter, type ShownLayers } from '../frame/layers';
 import type { Shot } from '../frame/shot';
@@ -8,6 +8,7 @@ import { setPass, type Pass, type View } from '../frame/view';
 import type { Gpu } from '../gl/gpu';
 import { fullscreenMaterial } from '../gl/quad';
 import { emptyMatter } from '../gl/target';
+import directionSource from '../matter/direction.glsl?raw';
 import channelFragment from './channel.frag.glsl?raw';
 import type { Slots } from './slots';
 
@@ -32,7 +33,7 @@ export class Channels {
     private readonly slots: Slots,
   ) {
     const { uView, uFocus } = view;
-    this.material = fullscreenMaterial(channelFragment, { ...this.own, uView, uFocus });
+    this.material = fullscreenMaterial(directionSource + channelFragment, { ...this.own, uView, uFocus });
   }
 
   /** Draws what the frame's own moment shows of depths and normals. */
@@ -47,17 +48,15 @@ export class Channels {
     return this.surface.textures[0];
   }
 
-  /**
-   * @param to where it is drawn; null for the canvas, to be looked at
-   */
+  /** @param to where its numbers go; null for the canvas, to be looked at */
   draw(
-    channel: Channel,
+    channel: Numbers,
     { piece, shot, shown, targets }: { piece: Piece; shot: Shot; shown: ShownLayers; targets: Targets },
     to: THREE.WebGLRenderTarget | null,
   ): void {
     const asked = channelAsks(channel);
     const slot = asked && this.slots.at(asked);
-    this.own.uSurface.value = slot?.texture ?? this.seen(piece, shot, shown, targets);
+    this.own.uSurface.value = slot?.target.texture ?? this.seen(piece, shot, shown, targets);
     this.own.uNumber.value = slot?.number ?? 0;
     this.own.uOf.value = slot ? 2 : channel.of === 'depth' ? 0 : 1;
     this.own.uShown.value = to === null;

@@ -15,9 +15,9 @@ import { ADDITIVE, fullscreenMaterial } from '../gl/quad';
 import { emptyLight, emptyMatter, floatTarget } from '../gl/target';
 import shareFragment from './share.frag.glsl?raw';
 
-/** One of the numbers of a texture. */
+/** One of the four numbers of a target's pixels. */
 export interface Slot {
-  texture: THREE.Texture;
+  target: THREE.WebGLRenderTarget;
   /** 0 to 3 */
   number: number;
 }
@@ -141,16 +141,9 @@ export class Slots {
     this.own.uOne.value = null;
   }
 
-  /** whether anything is asked for */
+  /** Whether anything is asked for. */
   get wanted(): boolean {
     return this.asked.length > 0;
-  }
-
-  /** The numbers of one of its textures. */
-  read(texture: THREE.Texture, floats: (target: THREE.WebGLRenderTarget) => Float32Array): Float32Array {
-    const target = this.held.find((one) => one.texture === texture);
-    if (!target) throw new RangeError('a texture of something else');
-    return floats(target);
   }
 
   /** Where something is that was asked for. @throws RangeError when it was not */
@@ -158,7 +151,7 @@ export class Slots {
     const index = this.keys.get(askedKey(asked));
     const target = index === undefined ? undefined : this.held.at(index >> 2);
     if (index === undefined || !target) throw new RangeError(`nobody asked for ${askedKey(asked)}`);
-    return { texture: target.texture, number: index & 3 };
+    return { target, number: index & 3 };
   }
 
   private add(asked: Asked, of: Of): void {

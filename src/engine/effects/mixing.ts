@@ -70,6 +70,6 @@ export function setMixing(uniforms: ReturnType<typeof mixingUniforms>, effect: E
   uniforms.effect_maskMore.value.set(reach.maskSoft, reach.maskNone, reach.maskAll, reach.maskTurned ? 1 : 0);
   const asked = maskAsks(reach, frame.phase);
   const slot = asked && frame.slotOf(asked);
-  uniforms.effect_there.value = slot?.texture ?? null;
+  uniforms.effect_there.value = slot?.target.texture ?? null;
   uniforms.effect_thereOf.value = slot?.number ?? 0;
 }

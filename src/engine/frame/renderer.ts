@@ -1,7 +1,7 @@
 import type * as THREE from 'three';
 import { bladesAt } from '../../core/flight/form';
 import { apertureCells } from '../../core/lens/cells';
-import { channelAsks, type Asked } from '../../core/look/channels';
+import { channelAsks, type Asked, type Numbers } from '../../core/look/channels';
 import { actingEffects, asksOf } from '../../core/look/effects/kinds';
 import type { Moment } from '../../core/look/effects/reach';
 import type { Piece } from '../../core/piece/schema';
@@ -82,8 +82,6 @@ export class Renderer {
   /** the linear light of the frame that was drawn last */
   private light: THREE.WebGLRenderTarget | null = null;
   private piece: Piece | null = null;
-  /** what the last frame was drawn of */
-  private last: Frame | null = null;
   private losing = false;
   /** what of the last frame may be less to save time */
   lessens: Lessens = { particles: false, shapes: false };
@@ -145,20 +143,21 @@ export class Renderer {
     this.picture.draw(picture);
   }
 
-  /** Draws the whole frame to the canvas. */
-  draw(request: FrameRequest): void {
-    for (const _ of this.drawInSteps(request));
+  /** Draws the whole frame, to the canvas or somewhere else. */
+  draw(request: FrameRequest, to: THREE.WebGLRenderTarget | null = null): void {
+    for (const _ of this.drawInSteps(request, to));
   }
 
   /** Draws the frame, yielding after every pass; the canvas changes only at the end. */
-  *drawInSteps(request: FrameRequest): Generator<number> {
+  *drawInSteps(request: FrameRequest, to: THREE.WebGLRenderTarget | null = null): Generator<number> {
     if (!this.piece) return;
     const { phase } = request;
     const frame = this.begin(exposedPiece(this.piece, exposureOf(this.piece, phase)), request);
     const { flight } = frame.piece;
     const { channel } = request;
     if (channel.of === 'depth' || channel.of === 'normal') {
-      this.channels.draw(channel, frame, null);
+      this.resize(request, to);
+      this.channels.draw(channel, frame, to);
       yield 1;
       return;
     }
@@ -177,13 +176,17 @@ export class Renderer {
       }
       yield (index + 1) / total;
     }
-    this.finish(frame, request);
+    this.finish(frame, request, to);
+  }
+
+  /** Gives the canvas the size of a picture that is drawn to it. Only then: it is emptied by that. */
+  private resize({ width, height }: FrameRequest, to: THREE.WebGLRenderTarget | null): void {
+    if (to === null) this.context.setSize(width, height);
   }
 
   /** Works out all that does not change from pass to pass. */
   private begin(piece: Piece, request: FrameRequest): Frame {
     const { view } = this;
-    this.context.setSize(request.width, request.height);
     const targets = this.targetsFor(request);
     const shot = shotAt(piece, request.phase, request.width);
     setFrame(view, piece, shot, request);
@@ -200,7 +203,7 @@ export class Renderer {
     this.mirrors.begin(piece, shot, shown);
     this.sum.clear(targets);
     this.slots.begin(askedOf(piece, request), targets, shown);
-    return (this.last = { piece, shot, shown, targets, used: LEVELS.map(() => false) });
+    return { piece, shot, shown, targets, used: LEVELS.map(() => false) };
   }
 
   private drawPass({ piece, shot, shown, targets, used }: Frame, pass: Pass): void {
@@ -227,18 +230,19 @@ export class Renderer {
     this.slots.addLight(pass, shown, few);
   }
 
-  private finish(frame: Frame, request: FrameRequest): void {
+  private finish(frame: Frame, request: FrameRequest, to: THREE.WebGLRenderTarget | null): void {
     const { piece, shown, targets, used } = frame;
     const light = (this.light = this.sum.bring(targets, shown.solid || request.clear, used));
     this.slots.end();
+    this.resize(request, to);
     if (request.channel.of !== 'picture') {
-      this.channels.draw(request.channel, frame, null);
+      this.channels.draw(request.channel, frame, to);
       return;
     }
     const slotOf = (asked: Asked): Slot => this.slots.at(asked);
     const sunAt = (): SeenPlace | null => sunPlace(piece, request.phase);
     const { texture } = request;
-    this.effects.run(piece.look.effects, light, null, { ...momentOf(piece, request), texture, slotOf, sunAt });
+    this.effects.run(piece.look.effects, light, to, { ...momentOf(piece, request), texture, slotOf, sunAt });
   }
 
   private targetsFor({ width, height }: FrameRequest): Targets {
@@ -267,20 +271,16 @@ export class Renderer {
     if (!this.light) throw new RangeError('there is no piece to draw');
     const light = this.context.readFloats(this.light);
     if (!request.clear) return light;
-    const { texture, number } = this.slots.at(ANYTHING);
-    const shares = this.slots.read(texture, (target) => this.context.readFloats(target));
+    const { target, number } = this.slots.at(ANYTHING);
+    const shares = this.context.readFloats(target);
     for (let i = 0; i < light.length; i += 4) light[i + 3] = shares[i + number];
     return light;
   }
 
   /** A channel of the frame as numbers: metres, 1e9 where there is nothing; a normal; or a share. Four a pixel, bottom row first. */
-  readChannel(request: FrameRequest): Float32Array {
-    if (!this.piece) throw new RangeError('there is no piece to draw');
-    this.draw(request);
-    const frame = this.last;
-    if (!frame) throw new RangeError('there is no piece to draw');
+  readChannel(request: FrameRequest, channel: Numbers): Float32Array {
     const target = floatTarget(request.width, request.height);
-    this.channels.draw(request.channel, frame, target);
+    this.draw({ ...request, channel }, target);
     const numbers = this.context.readFloats(target);
     target.dispose();
     return numbers;

@@ -1,4 +1,4 @@
-import type { Channel } from '../../core/look/channels';
+import type { Drawn } from '../../core/look/channels';
 
 /** A picture that is asked for. */
 export interface FrameRequest {
@@ -21,7 +21,7 @@ export interface FrameRequest {
   /** elements' own motion while the shutter is open; a live frame may leave it to the camera's */
   elementMotion: boolean;
   /** what of the frame is drawn */
-  channel: Channel;
+  channel: Drawn;
   /** nothing is behind everything: light is over black, and its alpha is how far what is there hides what would be */
   clear: boolean;
 }

@@ -1,6 +1,6 @@
 import * as THREE from 'three';
 import { colourAt } from '../../../core/colour/animated';
-import { fog as definition, type Fog } from '../../../core/look/effects/fog/fog';
+import { fogAsks, type Fog } from '../../../core/look/effects/fog/fog';
 import { evaluateAnimated } from '../../../core/time/animated';
 import type { EffectProgram } from '../program';
 import glsl from './fog.glsl?raw';
@@ -17,10 +17,9 @@ export const fog: EffectProgram<Fog> = {
     return {
       uniforms,
       prepare(effect, _, { phase, slotOf }) {
-        const asked = definition.asks?.(effect, phase);
-        const slot = asked ? slotOf(asked) : null;
-        uniforms.effect_far.value = slot?.texture ?? null;
-        uniforms.effect_of.value = slot?.number ?? 0;
+        const { target, number } = slotOf(fogAsks(effect, phase));
+        uniforms.effect_far.value = target.texture;
+        uniforms.effect_of.value = number;
         uniforms.effect_colour.value
           .set(...colourAt(effect.colour, phase))
           .multiplyScalar(evaluateAnimated(effect.strength, phase));

@@ -1,5 +1,6 @@
 import { animated, colour, form, tag, type ValueOf } from '../../../forms';
 import { evaluateAnimated } from '../../../time/animated';
+import type { Asked } from '../../channels';
 import { effectBase, type EffectDefinition } from '../definition';
 import { effectReach } from '../reach';
 
@@ -35,6 +36,13 @@ const FogForm = form({
 });
 export type Fog = ValueOf<typeof FogForm>;
 
+/** The fog that it asks a frame for. */
+export const fogAsks = ({ begins, distance }: Fog, phase: number): Asked => ({
+  of: 'fog',
+  from: evaluateAnimated(begins, phase),
+  distance: evaluateAnimated(distance, phase),
+});
+
 export const fog: EffectDefinition<Fog> = {
   kind: 'fog',
   label: 'Depth fog',
@@ -42,11 +50,7 @@ export const fog: EffectDefinition<Fog> = {
     'What is far away fades to a colour, by the depth of the finished picture; light that is added fades with what is behind it.',
   form: FogForm,
   space: 'scene',
-  asks: ({ begins, distance }, phase) => ({
-    of: 'fog',
-    from: evaluateAnimated(begins, phase),
-    distance: evaluateAnimated(distance, phase),
-  }),
+  asks: fogAsks,
   summary: ({ begins, distance }, phase) =>
     `from ${evaluateAnimated(begins, phase).toFixed(1)} m, over ${evaluateAnimated(distance, phase).toFixed(1)} m`,
 };
