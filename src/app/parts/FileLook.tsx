@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { linearToHex, type Rgb } from '../../core/colour/colour';
 import { lookedUp, TABLES, type ColourTable } from '../../core/colour/table';
 import { sortOf, type FileKind, type FileRef } from '../../core/kept';
@@ -12,6 +12,9 @@ import { takeIn } from '../../files/taken';
 import { Canvas } from './Canvas';
 import styles from './FileField.module.css';
 import { lineShapes, ShapesPicture } from './ShapesPicture';
+
+/** Share of the look of a table that is of greys. */
+const GREYS = 1 / 6;
 
 /** Takes files in for the page, and shows again what names them when they are here. */
 export function useHere(files: readonly FileRef[], kind: FileKind): void {
@@ -51,20 +54,27 @@ export function FileLook({ file, kind }: { file: FileRef; kind: FileKind }) {
   );
 }
 
-/** A panorama as a small picture, its brightest parts brought within what a display shows. */
-function PanoramaLook({ panorama }: { panorama: Panorama | null }) {
+/** A small picture of so many places, each of one colour. */
+function Places({
+  columns,
+  rows,
+  colourAt,
+}: {
+  columns: number;
+  rows: number;
+  /** of a place, shares of the width and from the top; null where there are none */
+  colourAt: ((x: number, y: number) => string) | null;
+}) {
   const draw = useCallback(
     (context: CanvasRenderingContext2D, width: number, height: number) => {
-      if (!panorama) return;
-      const [columns, rows] = [48, 24];
+      if (!colourAt) return;
       for (let y = 0; y < rows; y++)
         for (let x = 0; x < columns; x++) {
-          const lit = lightAt(panorama, (x + 0.5) / columns, (y + 0.5) / rows);
-          context.fillStyle = linearToHex(lit.map((v) => v / (1 + v / 3)) as Rgb);
+          context.fillStyle = colourAt((x + 0.5) / columns, (y + 0.5) / rows);
           context.fillRect((x / columns) * width, (y / rows) * height, width / columns + 1, height / rows + 1);
         }
     },
-    [panorama],
+    [columns, rows, colourAt],
   );
   return (
     <span className={styles.pixels}>
@@ -73,32 +83,38 @@ function PanoramaLook({ panorama }: { panorama: Panorama | null }) {
   );
 }
 
-/** A table of colours by what it makes of hues, from dark to bright. */
+/** A panorama, its brightest parts brought within what a display shows. */
+function PanoramaLook({ panorama }: { panorama: Panorama | null }) {
+  const colourAt = useMemo(
+    () =>
+      panorama && ((x: number, y: number) => linearToHex(lightAt(panorama, x, y).map((v) => v / (1 + v / 3)) as Rgb)),
+    [panorama],
+  );
+  return <Places columns={48} rows={24} colourAt={colourAt} />;
+}
+
+/** A colour by its hue, 0..1, how pure and how light it is: code values (W3C, CSS Color 4, §7.1). */
+function byHue(hue: number, pure: number, light: number): Rgb {
+  const reach = pure * Math.min(light, 1 - light);
+  return [0, 8, 4].map((n) => {
+    const k = (n + 12 * hue) % 12;
+    return light - reach * Math.max(-1, Math.min(k - 3, 9 - k, 1));
+  }) as Rgb;
+}
+
+/** A table of colours by what it makes of greys, on the left, and of all hues, from light to dark. */
 function TableLook({ table }: { table: ColourTable | null }) {
-  const draw = useCallback(
-    (context: CanvasRenderingContext2D, width: number, height: number) => {
-      if (!table) return;
-      const [columns, rows] = [24, 8];
-      for (let x = 0; x < columns; x++)
-        for (let y = 0; y < rows; y++) {
-          const lightness = Math.round(100 * (0.12 + (0.76 * (rows - 0.5 - y)) / rows));
-          // grey on the left, then around the hues
-          const own = x < 4 ? `hsl(0 0% ${lightness}%)` : `hsl(${((x - 4) * 360) / (columns - 4)} 70% ${lightness}%)`;
-          context.fillStyle = own;
-          const hex = String(context.fillStyle);
-          const code = [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16) / 255) as Rgb;
-          const [r, g, b] = lookedUp(table, code).map((v) => Math.round(255 * Math.min(1, Math.max(0, v))));
-          context.fillStyle = `rgb(${r} ${g} ${b})`;
-          context.fillRect((x / columns) * width, (y / rows) * height, width / columns + 1, height / rows + 1);
-        }
-    },
+  const colourAt = useMemo(
+    () =>
+      table &&
+      ((x: number, y: number) => {
+        const own = x < GREYS ? byHue(0, 0, 0.88 - 0.76 * y) : byHue((x - GREYS) / (1 - GREYS), 0.7, 0.88 - 0.76 * y);
+        const [r, g, b] = lookedUp(table, own).map((v) => Math.round(255 * Math.min(1, Math.max(0, v))));
+        return `rgb(${r} ${g} ${b})`;
+      }),
     [table],
   );
-  return (
-    <span className={styles.pixels}>
-      <Canvas label={null} draw={draw} />
-    </span>
-  );
+  return <Places columns={24} rows={8} colourAt={colourAt} />;
 }
 
 /** What a file of pixels is: a picture, or a clip that plays under the pointer. */

@@ -6,7 +6,6 @@ import type { LiveStatus } from '../../engine/protocol';
 import { bench, useBench, usePiece } from '../state/bench';
 import type { LapState } from '../state/lapFiller';
 import { player } from '../state/player';
-import { ChannelChoice } from './ChannelChoice';
 import styles from './Transport.module.css';
 
 const SPEEDS = { '0.25': '¼×', '0.5': '½×', '1': '1×', '2': '2×' };
@@ -19,7 +18,7 @@ const clock = (seconds: number): string => {
 /** Play, step, the seam, where we are and how good the picture is. */
 export function Transport() {
   const { lap, layers, samples } = usePiece();
-  const { step, playing, acrossSeam, speed, status, working, finishing, lap: finished } = useBench();
+  const { playing, acrossSeam, speed, status, working, finishing, lap: finished } = useBench();
   const frame = status?.frameIndex ?? 0;
   const digits = String(lap.frames).length;
   const beat = lap.tempo ? barBeat(status?.phase ?? 0, lap.tempo.beats) : null;
@@ -69,7 +68,6 @@ export function Transport() {
           {working ? 'Working' : 'Final'}
         </Button>
       ) : null}
-      {step === 'look' ? <ChannelChoice /> : null}
       <span className={styles.finish}>
         <ChoiceField
           label="Frames drawn live, or the lap finished ahead"

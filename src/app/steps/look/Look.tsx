@@ -1,13 +1,18 @@
+import { ChannelChoice } from '../../picture/ChannelChoice';
+import { CardsHead } from '../../parts/CardsHead';
 import { EffectCards } from './EffectCards';
 import { LightCards } from './LightCards';
 import { LookCard } from './LookCard';
 
 export { LookBand } from './LookBand';
 
-/** Background and air; the lights; then what is done to the picture, in order. */
+/** What of the frame is shown; background and air; the lights; then what is done to the picture, in order. */
 export function LookCards() {
   return (
     <>
+      <CardsHead title="Shown">
+        <ChannelChoice />
+      </CardsHead>
       <LookCard group="back" />
       <LookCard group="air" />
       <LightCards />
