@@ -6,7 +6,7 @@ await ensureKernels();
 /** Tests that put something in the place of a module, or look at what nobody has known before: each has all modules to itself. */
 const ALONE = ['tests/kinds/**/*.test.ts', 'src/core/world/pattern.test.ts'];
 
-const shared = { setupFiles: 'tests/properties.ts', testTimeout: 90_000 };
+const shared = { setupFiles: 'tests/properties.ts', testTimeout: 30_000 };
 
 export default defineConfig({
   test: {

@@ -124,7 +124,8 @@ function stateOf(piece: Piece, frame: number): unknown {
 }
 
 describe.each(['plankton-bloom', 'star-wake', 'slipway-spiral', 'lantern-buoy'])('of %s', (name) => {
-  it('differ wherever what is drawn does, whatever is keyed', () => {
+  // works out a whole flight for each of its fields
+  it('differ wherever what is drawn does, whatever is keyed', { timeout: 90_000 }, () => {
     const piece = demo(name);
     const all = partsOfPiece(piece).flatMap((part) =>
       animatedIn(part).map(({ path, value }) => ({ path, at: evaluateAnimated(value, 0.3) })),
