@@ -35,7 +35,7 @@ const CORE = [
     'look',
     'deliveries',
   ],
-  ...['piece', 'world', 'seam'],
+  ...['piece', 'world', 'seam', 'judging'],
 ];
 
 // `../other/…` from any depth; a folder of the same name inside the room is written `./other`

@@ -1,5 +1,7 @@
 import type { Channel, Drawn, Numbers } from '../core/look/channels';
 import type { Alone } from '../core/piece/alone';
+import type { Bands } from '../core/judging/bands';
+import type { LapLevels } from '../core/judging/lap';
 import type { StateReport } from '../core/seam/report';
 import type { Clearance } from '../core/world/clearance';
 import type { Comfort } from '../core/world/comfort';
@@ -76,7 +78,8 @@ export interface StillRequest {
   clear?: boolean;
 }
 
-export interface SeamRequest {
+/** All frames of a lap, small. */
+export interface LapRequest {
   piece: Piece;
   width: number;
   height: number;
@@ -105,7 +108,11 @@ export interface EngineApi {
   light(request: StillRequest): Promise<Float32Array>;
   /** a channel as numbers: metres along the camera's axis and 1e9 for nothing, a normal, or a share; four a pixel, bottom row first */
   channel(request: StillRequest & { channel: Numbers }): Promise<Float32Array>;
-  seamPictures(request: SeamRequest, progress: (share: number) => void): Promise<PictureReport>;
+  /** where the steps of 8-bit code values are seen in a finished frame */
+  bands(request: StillRequest): Promise<Bands>;
+  seamPictures(request: LapRequest, progress: (share: number) => void): Promise<PictureReport>;
+  /** how bright every frame of a lap is, and how it flashes */
+  levels(request: LapRequest, progress: (share: number) => void): Promise<LapLevels>;
   cancel(): void;
   /** the state half of the seam report, off the page's thread */
   stateReport(piece: Piece): Promise<StateReport>;

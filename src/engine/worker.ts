@@ -1,13 +1,15 @@
 import { partsOfTurn } from '../core/seam/parts';
 import { stateReport, type StateReport } from '../core/seam/report';
 import * as Comlink from 'comlink';
-import { framePhase } from '../core/time/lap';
+import { rateHz } from '../core/time/lap';
+import { bandsOf, type Bands } from '../core/judging/bands';
+import { lapLevels } from '../core/judging/lap';
 import { GpuLayer } from './layer/gpuLayer';
 import { LivePicture } from './live/live';
 import { probe } from './gl/probe';
 import type { EngineApi, LiveListener, LiveView, StillRequest } from './protocol';
 import { Renderer } from './frame/renderer';
-import type { FrameRequest } from './frame/request';
+import { stillFrame, type FrameRequest } from './frame/request';
 import { measureSeam } from './seam/measure';
 import { sayStarted } from './work/alive';
 import { asTrouble, Trouble } from '../core/trouble';
@@ -16,7 +18,6 @@ import { flightClearance, type Clearance } from '../core/world/clearance';
 import { frameKeys } from '../core/world/frameKey';
 import { flightComfort, type Comfort } from '../core/world/comfort';
 import { missingFiles } from '../core/piece/files';
-import { PICTURE } from '../core/look/channels';
 import type { Piece } from '../core/piece/schema';
 import { measureJoinsOf } from '../files/joins';
 import { takeIn } from '../files/taken';
@@ -30,32 +31,6 @@ const BACK_MS = 5000;
 const KEPT_AS = { type: 'image/webp', quality: 0.95 };
 
 const rest = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
-
-const stillFrame = ({
-  piece,
-  frameIndex,
-  width,
-  height,
-  passes,
-  density = 1,
-  coarseness = 1,
-  texture = true,
-  channel = PICTURE,
-  clear = false,
-}: StillRequest): FrameRequest => ({
-  phase: framePhase(frameIndex, piece.lap.frames),
-  frameIndex,
-  width,
-  height,
-  passes,
-  working: false,
-  density,
-  coarseness,
-  texture,
-  elementMotion: true,
-  channel,
-  clear,
-});
 
 /** One engine in one worker: a live picture on the page's canvas, or stills and measurements on a canvas of its own. */
 class EngineWorker implements EngineApi {
@@ -169,10 +144,7 @@ class EngineWorker implements EngineApi {
 
   async pixels(request: StillRequest): Promise<Uint8Array> {
     await takeIn(missingFiles(request.piece));
-    const out = await this.drawn(async (renderer) => {
-      await this.drawStill(renderer, request);
-      return renderer.readBytes(request.width, request.height);
-    });
+    const out = await this.bytes(request);
     return Comlink.transfer(out, [out.buffer]);
   }
 
@@ -187,13 +159,42 @@ class EngineWorker implements EngineApi {
         await renderer.ready(frame);
         return renderer.readPicture(frame);
       });
-    const report = await measureSeam(picture, request, async (share) => {
+    return this.unlessCancelled(await measureSeam(picture, request, this.telling(progress)));
+  }
+
+  async levels(...[request, progress]: Parameters<EngineApi['levels']>): ReturnType<EngineApi['levels']> {
+    this.cancelled = false;
+    const { piece, width, height } = request;
+    await takeIn(missingFiles(piece));
+    const { frames, rate } = piece.lap;
+    const levels = await lapLevels(
+      (frameIndex) => this.bytes({ ...request, frameIndex, texture: false }),
+      { frames, rate: rateHz(rate), width, height },
+      this.telling(progress),
+    );
+    return this.unlessCancelled(levels);
+  }
+
+  /** Tells how much is done, and lets a message in that stops it. */
+  private telling(progress: (share: number) => void): (share: number) => Promise<boolean> {
+    return async (share) => {
       progress(share);
       await new Promise((resolve) => setTimeout(resolve));
       return !this.cancelled;
+    };
+  }
+
+  private unlessCancelled<T>(result: T | null): T {
+    if (result === null) throw new Trouble('cancelled', 'cancelled');
+    return result;
+  }
+
+  /** A finished frame as encoded bytes, top row first. */
+  private bytes(request: StillRequest): Promise<Uint8Array> {
+    return this.drawn(async (renderer) => {
+      await this.drawStill(renderer, request);
+      return renderer.readBytes(request.width, request.height);
     });
-    if (!report) throw new Trouble('cancelled', 'cancelled');
-    return report;
   }
 
   cancel(): void {
@@ -258,11 +259,20 @@ class EngineWorker implements EngineApi {
   }
 
   async channel(request: Parameters<EngineApi['channel']>[0]): Promise<Float32Array> {
+    return this.numbers(request);
+  }
+
+  async bands(request: StillRequest): Promise<Bands> {
+    const exact = await this.numbers({ ...request, texture: false });
+    return bandsOf(exact, await this.bytes(request), request.width, request.height);
+  }
+
+  private async numbers(request: StillRequest): Promise<Float32Array> {
     await takeIn(missingFiles(request.piece));
     return this.drawn(async (renderer) => {
       renderer.setPiece(request.piece);
       await renderer.ready(stillFrame(request));
-      return renderer.readChannel(stillFrame(request), request.channel);
+      return renderer.readNumbers(stillFrame(request));
     });
   }
 

@@ -5,7 +5,14 @@ import { ChoiceField } from '../parts/ChoiceField';
 import { bench, useBench, usePiece } from '../state/bench';
 import styles from './Picture.module.css';
 
-const OWN = { picture: 'Picture', alpha: 'Alpha', depth: 'Depth', normal: 'Normals', lines: 'Drawn lines' } as const;
+const OWN = {
+  picture: 'Picture',
+  range: 'Ends of range',
+  alpha: 'Alpha',
+  depth: 'Depth',
+  normal: 'Normals',
+  lines: 'Drawn lines',
+} as const;
 const OF_LAYER = 'layer ';
 
 const keyOf = (channel: Channel): string => (channel.of === 'layer' ? OF_LAYER + channel.id : channel.of);
@@ -45,6 +52,8 @@ export function channelWords(piece: Piece, channel: Channel): string {
   switch (channel.of) {
     case 'picture':
       return '';
+    case 'range':
+      return 'red and pale: channels as bright as can be; blue: black';
     case 'alpha':
       return 'alpha: white hides what is behind';
     case 'depth':

@@ -8,6 +8,7 @@ import { player } from '../state/player';
 import { useSize } from '../parts/useSize';
 import { Button } from '../parts/Button';
 import { ByHand } from '../steps/fly/byhand/ByHand';
+import { Wipe } from './compare/Wipe';
 import { channelWords, showPicture } from './ChannelChoice';
 import { TimeTrack } from './TimeTrack';
 import styles from './Picture.module.css';
@@ -168,6 +169,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
             {trouble && AGAIN.has(trouble.code) ? <Button onPress={again}>Try again</Button> : null}
           </div>
         ) : null}
+        <Wipe width={width} height={height} border={BORDER} />
         <SafeArea width={width} height={height} />
         <ByHand size={{ width, height }} />
         <div className={styles.marks}>

@@ -14,7 +14,10 @@ import { beginGesture, change, endGesture, redo, undo, type History } from './hi
 
 /** What the band of the step Fly shows. */
 export type FlyBandName = 'lap' | 'map' | 'comfort';
-export type LookBandName = 'lights' | 'lap' | 'tones';
+export type LookBandName = 'lights' | 'lap' | 'tones' | 'bands' | 'flashes';
+
+/** What the picture is compared with: the piece before the last change, as it was opened, or at a moment that was held; or without some or all effects. */
+export type ComparedTo = { with: 'before' | 'opened' | 'held' | 'plain' } | { with: 'without'; effect: string };
 
 export const STEPS = ['build', 'fly', 'look', 'seam', 'export'] as const;
 export type Step = (typeof STEPS)[number];
@@ -30,6 +33,10 @@ export interface Bench {
   alone: Alone | null;
   /** what of the frame is shown in place of the picture */
   channel: Channel;
+  /** what the picture is compared with; null for nothing */
+  compared: ComparedTo | null;
+  /** the piece at a moment that was held to be compared with */
+  held: Piece | null;
   /** id of the open card */
   open: string | null;
   /** id of the open treatment of the open layer */
@@ -67,6 +74,8 @@ export const useBench = create<Bench>(() => ({
   working: true,
   alone: null,
   channel: PICTURE,
+  compared: null,
+  held: null,
   open: null,
   openTreatment: null,
   flyBand: 'lap',
@@ -114,6 +123,8 @@ export const bench = {
       history,
       alone: null,
       channel: PICTURE,
+      compared: null,
+      held: null,
       open: history.present.layers[0]?.id ?? null,
       selected: null,
       byHand: null,

@@ -6,7 +6,17 @@ import { seenPiece } from '../steps/fly/byhand/modes';
 import { bench, useBench } from './bench';
 
 /** Measurements of the open piece. Each has an engine of its own, so that none waits for another. */
-const MEASUREMENTS = ['state', 'comfort', 'clearance', 'parts', 'brightness', 'pictures'] as const;
+const MEASUREMENTS = [
+  'state',
+  'comfort',
+  'clearance',
+  'parts',
+  'tones',
+  'bands',
+  'levels',
+  'other',
+  'pictures',
+] as const;
 export type Measurement = (typeof MEASUREMENTS)[number];
 
 /** While the picture does not keep up with its rate by this share, what moves beside it moves only so often, in milliseconds. */

@@ -18,9 +18,15 @@ export const askedKey = (asked: Asked): string => JSON.stringify(asked);
 /** What of a frame is shown in place of the picture. */
 export type Channel =
   | { of: 'picture' }
+  | Range
   /** drawn lines alone, which are a picture of their own: core/world/linesAlone.ts */
   | { of: 'lines' }
   | Numbers;
+
+/** The picture in greys, and what of it has a channel at its greatest code value or all three at their least in colours of their own. */
+export interface Range {
+  of: 'range';
+}
 
 /** A channel that is numbers. */
 export type Numbers =
@@ -31,7 +37,7 @@ export type Numbers =
   | { of: 'layer'; id: string };
 
 /** What the engine draws of a frame. */
-export type Drawn = { of: 'picture' } | Numbers;
+export type Drawn = { of: 'picture' } | Range | Numbers;
 
 export const PICTURE: Drawn = { of: 'picture' };
 

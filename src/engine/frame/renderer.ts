@@ -1,7 +1,7 @@
 import type * as THREE from 'three';
 import { bladesAt } from '../../core/flight/form';
 import { apertureCells } from '../../core/lens/cells';
-import { channelAsks, type Asked, type Numbers } from '../../core/look/channels';
+import { channelAsks, type Asked } from '../../core/look/channels';
 import { actingEffects, asksOf } from '../../core/look/effects/kinds';
 import type { Moment } from '../../core/look/effects/reach';
 import type { Piece } from '../../core/piece/schema';
@@ -10,6 +10,7 @@ import { sunPlace, type SeenPlace } from '../../core/world/sunPlace';
 import { exposedPiece, exposureOf } from '../../core/world/exposed';
 import { clearSky } from '../drawings/dome/sky';
 import { Channels } from '../channels/channels';
+import { RangePaint } from '../channels/range';
 import { Slots, type Slot } from '../channels/slots';
 import { EffectComposer } from '../effects/chain';
 import { Context } from '../gl/context';
@@ -49,10 +50,13 @@ const momentOf = ({ lap: { frames } }: Piece, { phase, frameIndex }: FrameReques
   frames,
 });
 
+/** Whether effects are drawn. */
+const isPicture = ({ channel: { of } }: FrameRequest): boolean => of === 'picture' || of === 'range';
+
 /** What is asked of a frame besides its light. */
 function askedOf(piece: Piece, request: FrameRequest): Asked[] {
   const own = channelAsks(request.channel);
-  const acting = request.channel.of === 'picture' ? actingEffects(piece.look.effects, momentOf(piece, request)) : [];
+  const acting = isPicture(request) ? actingEffects(piece.look.effects, momentOf(piece, request)) : [];
   return [
     ...acting.flatMap((effect) => asksOf(effect, request.phase)),
     ...(own ? [own] : []),
@@ -77,6 +81,7 @@ export class Renderer {
   private readonly effects: EffectComposer;
   private readonly slots: Slots;
   private readonly channels: Channels;
+  private readonly range: RangePaint;
   private readonly picture: ShownPicture;
   private targets: Targets | null = null;
   /** the linear light of the frame that was drawn last */
@@ -103,6 +108,7 @@ export class Renderer {
     this.mirrors = new Mirrors(gpu, this.view);
     this.slots = new Slots(gpu, this.view, this.sum);
     this.channels = new Channels(gpu, this.view, this.slots);
+    this.range = new RangePaint(gpu);
     this.effects = new EffectComposer(gpu);
     this.picture = new ShownPicture(gpu);
   }
@@ -235,14 +241,18 @@ export class Renderer {
     const light = (this.light = this.sum.bring(targets, shown.solid || request.clear, used));
     this.slots.end();
     this.resize(request, to);
-    if (request.channel.of !== 'picture') {
-      this.channels.draw(request.channel, frame, to);
+    const { channel } = request;
+    if (channel.of !== 'picture' && channel.of !== 'range') {
+      this.channels.draw(channel, frame, to);
       return;
     }
     const slotOf = (asked: Asked): Slot => this.slots.at(asked);
     const sunAt = (): SeenPlace | null => sunPlace(piece, request.phase);
-    const { texture } = request;
-    this.effects.run(piece.look.effects, light, to, { ...momentOf(piece, request), texture, slotOf, sunAt });
+    const moment = momentOf(piece, request);
+    const run = (target: THREE.WebGLRenderTarget | null, texture: boolean): void =>
+      this.effects.run(piece.look.effects, light, target, { ...moment, texture, slotOf, sunAt });
+    if (channel.of === 'range') this.range.draw(request, (target) => run(target, false), to);
+    else run(to, request.texture);
   }
 
   private targetsFor({ width, height }: FrameRequest): Targets {
@@ -277,10 +287,13 @@ export class Renderer {
     return light;
   }
 
-  /** A channel of the frame as numbers: metres, 1e9 where there is nothing; a normal; or a share. Four a pixel, bottom row first. */
-  readChannel(request: FrameRequest, channel: Numbers): Float32Array {
+  /**
+   * What is drawn of the frame as numbers: code values of a picture; metres, 1e9 where there is nothing; a normal; or a share. Four a
+   * pixel, bottom row first.
+   */
+  readNumbers(request: FrameRequest): Float32Array {
     const target = floatTarget(request.width, request.height);
-    this.draw({ ...request, channel }, target);
+    this.draw(request, target);
     const numbers = this.context.readFloats(target);
     target.dispose();
     return numbers;
@@ -313,6 +326,7 @@ export class Renderer {
     this.targets?.dispose();
     this.slots.dispose();
     this.channels.dispose();
+    this.range.dispose();
     this.effects.dispose();
     this.picture.dispose();
     this.context.dispose();

@@ -1,4 +1,6 @@
-import type { Drawn } from '../../core/look/channels';
+import { PICTURE, type Drawn } from '../../core/look/channels';
+import { framePhase } from '../../core/time/lap';
+import type { StillRequest } from '../protocol';
 
 /** A picture that is asked for. */
 export interface FrameRequest {
@@ -33,3 +35,30 @@ export interface Lessens {
   /** it has shapes that may be coarser */
   shapes: boolean;
 }
+
+/** What a finished still asks for. */
+export const stillFrame = ({
+  piece,
+  frameIndex,
+  width,
+  height,
+  passes,
+  density = 1,
+  coarseness = 1,
+  texture = true,
+  channel = PICTURE,
+  clear = false,
+}: StillRequest): FrameRequest => ({
+  phase: framePhase(frameIndex, piece.lap.frames),
+  frameIndex,
+  width,
+  height,
+  passes,
+  working: false,
+  density,
+  coarseness,
+  texture,
+  elementMotion: true,
+  channel,
+  clear,
+});

@@ -1,7 +1,5 @@
-import { PICTURE } from '../../core/look/channels';
-import { framePhase } from '../../core/time/lap';
-import type { SeamRequest } from '../protocol';
-import type { FrameRequest } from '../frame/request';
+import type { LapRequest } from '../protocol';
+import { stillFrame, type FrameRequest } from '../frame/request';
 import { compareFrames, judge, type PictureReport } from './pictureReport';
 
 /**
@@ -13,26 +11,13 @@ import { compareFrames, judge, type PictureReport } from './pictureReport';
  */
 export async function measureSeam(
   draw: (frame: FrameRequest) => Promise<Float32Array>,
-  request: SeamRequest,
+  request: LapRequest,
   proceed: (share: number) => Promise<boolean>,
 ): Promise<PictureReport | null> {
-  const { piece, width, height, passes } = request;
+  const { piece, width, height } = request;
   const { frames } = piece.lap;
-  const picture = (index: number): Promise<Float32Array> =>
-    draw({
-      phase: framePhase(index, frames),
-      frameIndex: index,
-      width,
-      height,
-      passes,
-      working: false,
-      texture: false,
-      channel: PICTURE,
-      clear: false,
-      density: 1,
-      coarseness: 1,
-      elementMotion: false,
-    });
+  const picture = (frameIndex: number): Promise<Float32Array> =>
+    draw({ ...stillFrame({ ...request, frameIndex, texture: false }), elementMotion: false });
   const step: number[] = [];
   const residual: number[] = [];
   let joinBlock = 0;

@@ -1,3 +1,4 @@
+import { CompareChoice } from '../../picture/compare/CompareChoice';
 import { ChannelChoice } from '../../picture/ChannelChoice';
 import { CardsHead } from '../../parts/CardsHead';
 import { EffectCards } from './EffectCards';
@@ -6,12 +7,13 @@ import { LookCard } from './LookCard';
 
 export { LookBand } from './LookBand';
 
-/** What of the frame is shown; background and air; the lights; then what is done to the picture, in order. */
+/** What of the frame is shown, and against what; background and air; the lights; then what is done to the picture, in order. */
 export function LookCards() {
   return (
     <>
       <CardsHead title="Shown">
         <ChannelChoice />
+        <CompareChoice />
       </CardsHead>
       <LookCard group="back" />
       <LookCard group="air" />

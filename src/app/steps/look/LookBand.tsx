@@ -1,12 +1,20 @@
 import { BandTabs } from '../../parts/BandTabs';
 import { bench, useBench, type LookBandName } from '../../state/bench';
 import { LapBand } from '../fly/lap/LapBand';
-import { HistogramBand } from './HistogramBand';
+import { BandingBand } from './judging/BandingBand';
+import { FlashesBand } from './judging/FlashesBand';
+import { LevelsBand } from './judging/LevelsBand';
 import { LightTable } from './table/LightTable';
 
-const NAMES: Record<LookBandName, string> = { lights: 'Light table', lap: 'Unrolled lap', tones: 'Brightness' };
+const NAMES: Record<LookBandName, string> = {
+  lights: 'Light table',
+  lap: 'Unrolled lap',
+  tones: 'Brightness',
+  bands: 'Banding',
+  flashes: 'Flashes',
+};
 
-/** The band of the look: where its lights stand, what is selected over the lap, or how bright the picture is. */
+/** The band of the look: where its lights stand, what is selected over the lap, or how the picture is judged. */
 export function LookBand() {
   const shown = useBench((state) => state.lookBand);
   const tabs = <BandTabs names={NAMES} shown={shown} onShow={(lookBand) => bench.patch({ lookBand })} />;
@@ -16,6 +24,10 @@ export function LookBand() {
     case 'lap':
       return <LapBand title={tabs} />;
     case 'tones':
-      return <HistogramBand title={tabs} />;
+      return <LevelsBand title={tabs} />;
+    case 'bands':
+      return <BandingBand title={tabs} />;
+    case 'flashes':
+      return <FlashesBand title={tabs} />;
   }
 }

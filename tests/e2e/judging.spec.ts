@@ -1,0 +1,141 @@
+import { expect, type Page } from '@playwright/test';
+import type { Bands } from '../../src/core/judging/bands';
+import type { LapLevels } from '../../src/core/judging/lap';
+import { startedEffect, type Effect } from '../../src/core/look/effects/kinds';
+import { toDocument } from '../../src/core/piece/document';
+import { PieceSchema, type Piece } from '../../src/core/piece/schema';
+import { test as drawing } from './lab';
+import { drawn, drop, step } from './ui';
+import { test } from '@playwright/test';
+
+// What is said of a picture, against pictures of which it is known.
+
+const board = (effects: object[], frames = 48, look: object = {}): Piece =>
+  PieceSchema.parse({
+    ...{ id: 'board', name: 'Board', tile: 40, lap: { frames, rate: { num: 24, den: 1 } }, samples: 1 },
+    layers: [{ kind: 'copies', id: 'boxes', name: 'Boxes', arrangement: 'scatter', count: 12, hidden: true }],
+    flight: { route: { kind: 'run', tilesPerLap: 0 }, fNumber: 22 },
+    look: {
+      background: '#10161c',
+      backgroundEdge: '#040608',
+      lights: [],
+      effects: [{ kind: 'tone', id: 'tone', curve: 'straight' }, ...effects],
+      ...look,
+    },
+  });
+const dither = { kind: 'dither', id: 'dither' };
+
+drawing('a dark gradient shows steps where it is only rounded, and none once it is dithered', async ({ page }) => {
+  const bands = (piece: Piece): Promise<Bands> =>
+    page.evaluate(
+      (own) => lab.engine.api.bands({ piece: own, frameIndex: 3, width: 320, height: 180, passes: 1 }),
+      piece,
+    );
+  const [rounded, dithered] = [await bands(board([])), await bands(board([dither]))];
+  expect(rounded.worst).toBeGreaterThan(1.5);
+  expect(rounded.share).toBeGreaterThan(0.5);
+  expect(dithered.worst).toBeLessThan(0.5);
+  expect(dithered.worstBare).toBeCloseTo(rounded.worstBare, 4);
+});
+
+drawing('what is at the ends of the range is painted, every pixel of it and no other', async ({ page }) => {
+  const glowing = { kind: 'corner', id: 'corner', side: 'left', colour: '#ff8040', strength: 30, reach: 0.12 };
+  const piece = board([glowing], 48, { background: '#000000', backgroundEdge: '#000000' });
+  const pixels = (channel: 'picture' | 'range'): Promise<number[]> =>
+    page.evaluate(
+      async ([own, of]) => [
+        ...(await lab.engine.api.pixels({
+          piece: own,
+          frameIndex: 0,
+          width: 96,
+          height: 54,
+          passes: 1,
+          texture: false,
+          channel: { of },
+        })),
+      ],
+      [piece, channel] as const,
+    );
+  const [picture, range] = [await pixels('picture'), await pixels('range')];
+  const counts = { full: 0, black: 0, wrong: 0 };
+  for (let i = 0; i < picture.length; i += 4) {
+    const [most, [r, g, b]] = [Math.max(...picture.slice(i, i + 3)), range.slice(i, i + 3)];
+    const [full, black] = [most === 255, most === 0];
+    counts.full += Number(full);
+    counts.black += Number(black);
+    // red of what is full, blue of what is black, grey of all else
+    if (full !== (r === 255) || black !== (b > 200 && r < 60) || (!full && !black && (r !== g || g !== b)))
+      counts.wrong++;
+  }
+  expect(counts.wrong).toBe(0);
+  expect(Math.min(counts.full, counts.black)).toBeGreaterThan(100);
+});
+
+const flashing = (beats: number): Effect =>
+  ({ ...startedEffect('flash', 'flash'), beats, lights: 0, veil: 0.6, fades: 0.2 }) as Effect;
+
+drawing('the flashes of a lap are counted as they are drawn', async ({ page }) => {
+  const levels = (piece: Piece): Promise<LapLevels> =>
+    page.evaluate(
+      (own) =>
+        lab.engine.api.levels(
+          { piece: own, width: 64, height: 36, passes: 1 },
+          lab.proxy(() => undefined),
+        ),
+      piece,
+    );
+  // a lap of two seconds
+  const counts: (number | string | null)[][] = [];
+  for (const beats of [4, 6, 12]) {
+    const { flashes, average } = await levels(board([flashing(beats)]));
+    counts.push([average.length, flashes.general.perSecond, flashes.fails]);
+  }
+  expect(counts).toEqual([
+    [48, 2, null],
+    [48, 3, null],
+    [48, 6, 'picture'],
+  ]);
+});
+
+/** Opens a piece that is dropped on the first screen, paused, in the look. */
+async function openInLook(page: Page, piece: Piece): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open Slipway spiral' }).waitFor();
+  await drop(page, [['board.isomorph.json', Buffer.from(JSON.stringify(toDocument(piece)))]]);
+  await drawn(page);
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await step(page, 'Look').click();
+  // the frame before a flash
+  await page.keyboard.press('Home');
+  await page.keyboard.press('ArrowRight');
+}
+
+test('the picture is judged: steps are mended by dither, flashes by fewer beats, and it is compared by a line', async ({
+  page,
+}) => {
+  await openInLook(page, board([flashing(12)], 24));
+  const band = (name: string) => page.getByRole('button', { name, exact: true });
+  await band('Brightness').click();
+  await expect(page.getByText(/^average \d+ % · dark/)).toBeVisible();
+  await band('Banding').click();
+  await expect(page.getByText(/^steps show in \d+ %/)).toBeVisible();
+  await page.getByRole('button', { name: 'Dither the output' }).click();
+  await expect(page.getByText('no steps show')).toBeVisible();
+  await band('Flashes').click();
+  await page.getByRole('button', { name: 'Measure the lap' }).click();
+  await expect(page.getByText(/^12 flashes in a second over a quarter of the picture, on frames 0–23/)).toBeVisible();
+  await page.getByRole('button', { name: 'Find what mends it' }).click();
+  await expect(page.getByText('Flash on 3 beats of a lap instead of 12.')).toBeVisible();
+  await page.getByRole('button', { name: 'Repair', exact: true }).click();
+  await expect(page.getByText(/^It does not flash more than three times/)).toBeVisible();
+  await page.getByRole('button', { name: /Compared with/ }).click();
+  await page.getByRole('option', { name: 'Without Flash' }).click();
+  const line = page.getByRole('slider', { name: 'Line between the two pictures' });
+  await expect(
+    page.getByRole('group', { name: 'The other picture' }).getByText('Without Flash', { exact: true }),
+  ).toBeVisible();
+  await line.press('ArrowLeft');
+  await expect(line).toHaveAttribute('aria-valuenow', '48');
+  await page.getByRole('button', { name: 'Compare no more' }).click();
+  await expect(line).toHaveCount(0);
+});
