@@ -318,7 +318,8 @@ export async function chainRow(page, line) {
     { kind: 'sharpen', id: 'sharpen' },
     { kind: 'grain', id: 'grain', amount: 0.3 },
   ];
-  const of = (effects) => () => pace(page, { ...picture(effects), version: 7 }, size, 1, 6);
+  // a lens that is all but a pinhole: what the gather takes is not what is asked
+  const of = (effects) => () => pace(page, { ...picture(effects, { fNumber: 22 }), version: 7 }, size, 1, 6);
   const off = chain.map((effect) => ({ ...effect, off: true }));
   const cost = await rounds(
     5,

@@ -1,5 +1,5 @@
 // Ratios against a peer or a limit in the same run. Machines are noisy: ratios mean more than times. `--light` is a part of it
-// that fails when a ratio against a peer is 1.5 times as bad as what was reached.
+// that fails when a ratio against a peer is 1.5 times as bad as what was reached; `--only chain` measures what is drawn that is so named.
 import { build } from 'vite';
 import { launchBrowser } from '../../bin/browser.mjs';
 import { startServer } from '../../bin/server.mjs';
@@ -22,6 +22,8 @@ import { liveRows, nearRows, playing, startRow, titleRow, WINDOW } from './live.
 import { screenRows } from './screens.mjs';
 
 const light = process.argv.includes('--light');
+/** The only thing that is measured, when there is one. */
+const only = process.argv.includes('--only') ? process.argv.at(process.argv.indexOf('--only') + 1) : null;
 /** Times as bad as what was reached at which the light run fails. */
 const SLACK = 1.5;
 /** How often the light run measures rows that are worse than what was reached: what disturbs a machine only makes them worse. */
@@ -57,17 +59,18 @@ async function measured(rows) {
 
 const vite = await modulesOf();
 const { noiseRatio } = await vite.ssrLoadModule('/tests/bench/noise.ts');
-await measured((line) => {
-  const noise = noiseRatio();
-  line(
-    'flow noise with gradient / four calls of simplex-noise 4D',
-    noise.ratio,
-    '≤ 0.35',
-    `${noise.ours.toFixed(0)} ns, peer ${noise.peer.toFixed(0)} ns`,
-    0.35,
-  );
-});
-if (!light) {
+if (!only)
+  await measured((line) => {
+    const noise = noiseRatio();
+    line(
+      'flow noise with gradient / four calls of simplex-noise 4D',
+      noise.ratio,
+      '≤ 0.35',
+      `${noise.ours.toFixed(0)} ns, peer ${noise.peer.toFixed(0)} ns`,
+      0.35,
+    );
+  });
+if (!light && !only) {
   const core = await vite.ssrLoadModule('/tests/bench/core.ts');
   await measured((line) => {
     const links = core.linkRatios();
@@ -114,22 +117,25 @@ await page.waitForFunction(() => 'lab' in globalThis);
 const peerCode = `${peers[0].output[0].code}; globalThis.peers = peers;`;
 await page.evaluate(peerCode);
 
-await measured((line) => pointRows(page, line, light));
-await measured((line) => boxRow(page, line, light));
-await measured((line) => effectRows(page, line, light));
-if (!light) {
-  await measured((line) => lightRow(page, line, light));
-  await measured((line) => airRow(page, line, light));
-  await measured((line) => mirrorRow(page, line, light));
-  await measured((line) => chainRow(page, line));
-  await measured((line) => emptyRow(page, line));
-  await measured((line) => lensRow(page, line));
-  await measured((line) => nearRows(page, line));
-  await measured((line) => rebuildRow(page, line));
-  await measured((line) => exportRow(page, line));
-}
+/** What is drawn, by name; the first three in the light run too. */
+const DRAWN = {
+  points: pointRows,
+  boxes: boxRow,
+  effects: effectRows,
+  light: lightRow,
+  air: airRow,
+  mirror: mirrorRow,
+  chain: chainRow,
+  empty: emptyRow,
+  lens: lensRow,
+  near: nearRows,
+  rebuild: rebuildRow,
+  export: exportRow,
+};
+const names = Object.keys(DRAWN).filter((name, i) => (only ? name === only : !light || i < 3));
+for (const name of names) await measured((line) => DRAWN[name](page, line, light));
 await page.close();
-if (!light) {
+if (!light && !only) {
   await measured((line) => startRow(browser, server.url, peerCode, line));
   await liveRows(browser, server.url);
   await titleRow(browser, server.url);

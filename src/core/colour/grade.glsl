@@ -7,10 +7,11 @@
 void graded(vec3 c, vec3 lift, vec3 gamma, vec3 gain, float contrast, float pivot, float saturation, float dull, out vec3 result) {
   vec3 x = max(gain * (c + lift * (1.0 - c)), vec3(0.0));
   x = pow(x, 1.0 / gamma);
-  vec3 low = pivot * pow(min(x, vec3(pivot)) / pivot, vec3(contrast));
-  vec3 high = (1.0 - pivot) * pow(max(1.0 - max(x, vec3(pivot)), vec3(0.0)) / (1.0 - pivot), vec3(contrast));
+  vec3 above = step(vec3(pivot), x);
+  vec3 room = mix(vec3(pivot), vec3(1.0 - pivot), above);
+  vec3 bent = room * pow(max(mix(x, 1.0 - x, above), vec3(0.0)) / room, vec3(contrast));
   // what is over white stays over it
-  x = low + (1.0 - pivot - high) + max(x - 1.0, vec3(0.0));
+  x = mix(bent, 1.0 - bent, above) + max(x - 1.0, vec3(0.0));
   float y = dot(x, vec3(0.2126, 0.7152, 0.0722));
   float most = max(max(x.x, x.y), x.z);
   float least = min(min(x.x, x.y), x.z);
