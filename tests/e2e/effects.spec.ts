@@ -66,13 +66,20 @@ const decibels = (a: readonly number[], b: readonly number[]): number =>
 /** Kinds that can be set to do nothing, and how. */
 const NOTHING: Partial<Record<Effect['kind'], object>> = {
   glow: { layers: [] },
+  stepped: { steps: 100_000 },
+  halation: {},
   star: {},
   rays: {},
+  floor: { line: -1 },
+  move: {},
+  blur: {},
   corner: { strength: 0 },
   flash: { lights: 0, veil: 0 },
   fringe: { apart: 0 },
   distortion: { barrel: 0 },
   slices: { shift: 0, split: 0, lasts: 10_000 },
+  blocks: { share: 0, lasts: 10_000 },
+  dust: {},
   vignette: { amount: 0 },
   balance: {},
   grade: {},
@@ -91,6 +98,7 @@ test('what is set to nothing leaves every code value, mixed in or not', async ({
   expect([...Object.keys(NOTHING), 'fog', 'fold', 'grid', 'gradientMap'].sort()).toEqual([...added].sort());
   for (const kind of added.filter((kind) => kind in NOTHING)) {
     expect([kind, apart(await codes(page, busy([of(kind, NOTHING[kind])])), bare)]).toEqual([kind, 0]);
+    if (!reachOf(of(kind))) continue;
     const masked = of(kind, { ...NOTHING[kind], mask: 'ellipse', acts: 'stretch', from: 95, to: 5 });
     expect([kind, 'masked', apart(await codes(page, busy([masked])), bare)]).toEqual([kind, 'masked', 0]);
   }
@@ -226,6 +234,7 @@ const soft = (effects: object[]): object => ({
 const AS_LARGE: Partial<Record<Effect['kind'], object>> = {
   grid: { cell: 0.05 },
   slices: { lasts: 10_000, bands: 15 },
+  blocks: { lasts: 10_000, block: 0.2, dots: 2 },
 };
 
 test('every effect looks alike at twice the size', async ({ page }) => {
@@ -233,7 +242,7 @@ test('every effect looks alike at twice the size', async ({ page }) => {
     { width: 320, height: 180 },
     { width: 640, height: 360 },
   ];
-  for (const kind of EFFECTS.names.filter((kind) => !['dither', 'grain'].includes(kind))) {
+  for (const kind of EFFECTS.names.filter((kind) => !['dither', 'grain', 'dust'].includes(kind))) {
     const piece = soft(effectOf(kind).always ? [] : [{ ...startedEffect(kind, 'e'), ...AS_LARGE[kind] }]);
     const small = await codes(page, piece, 2, half);
     const large = await codes(page, piece, 2, whole);
@@ -294,6 +303,66 @@ test('a barrel shows what its law says, and leaves the corners', async ({ page }
       moved += Math.abs(at(bent, x, y) - at(bare, x, y));
     }
   expect(moved / sum).toBeGreaterThan(15);
+});
+
+test('a picture is moved, turned, sized, drawn out and mirrored as their laws say', async ({ page }) => {
+  const size = { width: 120, height: 120 };
+  // no brighter than white: what is mixed is light, of which code values hold no more
+  const seen = (effects: object[]): Promise<number[]> => {
+    const piece = soft(effects) as { look: { effects: object[] } };
+    piece.look.effects[0] = { ...TONE, exposure: -3 };
+    return codes(page, piece, 0, size);
+  };
+  const bare = await seen([]);
+  /** Most and mean by which each pixel differs from what a law makes of linear light. */
+  const off = (got: number[], law: (x: number, y: number, k: number) => number, from = 0, to = size.height): number => {
+    let sum = 0;
+    for (let y = from; y < to; y++)
+      for (let x = 0; x < size.width; x++) sum += Math.abs(toLinear(at(got, x, y, 0, size) / 255) - law(x, y, 0));
+    return sum / (size.width * (to - from));
+  };
+  const linear = (x: number, y: number): number => {
+    const mirrored = (v: number): number => (v < 0 ? -1 - v : v >= 120 ? 239 - v : v);
+    return toLinear(at(bare, mirrored(x), mirrored(y), 0, size) / 255);
+  };
+  // by 12 pixels and 6; a quarter of a turn; half the size, of which each is the middle of four
+  const moved = await seen([of('move', { aside: 0.1, above: -0.05 })]);
+  expect(off(moved, (x, y) => linear(x - 12, y + 6))).toBeLessThan(0.002);
+  const turned = await seen([of('move', { turn: 0.25 })]);
+  expect(off(turned, (x, y) => linear(y, 119 - x))).toBeLessThan(0.002);
+  const doubled = await seen([of('move', { size: 2 })]);
+  expect(off(doubled, (x, y) => linear(Math.floor(x / 2) + 30, Math.floor(y / 2) + 30))).toBeLessThan(0.004);
+  // 12 pixels either way of a line that rises by a quarter of a turn
+  const drawn = await seen([of('blur', { long: 0.2, turn: 0.25 })]);
+  const mean = (x: number, y: number): number => {
+    let sum = 0;
+    for (let i = -11; i <= 11; i++) sum += linear(x, y + i);
+    return (sum + (linear(x, y - 12) + linear(x, y + 12)) / 2) / 24;
+  };
+  expect(off(drawn, mean)).toBeLessThan(0.003);
+  expect(off(bare, mean)).toBeGreaterThan(0.01);
+  // around the middle what is round about it stays
+  const spun = await seen([of('blur', { way: 'spin', long: 0.3 })]);
+  const zoomed = await seen([of('blur', { way: 'zoom', long: 0.3 })]);
+  for (const picture of [spun, zoomed]) expect(off(picture, linear)).toBeGreaterThan(0.004);
+  // above the line all stays; below it, what is as far above is added
+  const floor = await seen([of('floor', { line: 0.5, stretch: 1, blur: 0, fades: 4 })]);
+  expect(off(floor, linear, 61)).toBeLessThan(1e-6);
+  expect(off(floor, (x, y) => linear(x, y) + linear(x, 119 - y) * Math.exp((y - 59.5) / 480), 0, 59)).toBeLessThan(
+    0.002,
+  );
+});
+
+test('a picture that changes in steps stays to the last bit, and dust is the same every lap', async ({ page }) => {
+  const stepped = soft([of('stepped', { steps: 20 })]);
+  const [first, fourth, fifth] = [
+    await codes(page, stepped, 10),
+    await codes(page, stepped, 14),
+    await codes(page, stepped, 15),
+  ];
+  expect(apart(first, await codes(page, soft([]), 10))).toBe(0);
+  expect(apart(fourth, first)).toBe(0);
+  expect(apart(fifth, await codes(page, soft([]), 15))).toBe(0);
 });
 
 test('cells of light keep the light of the picture, whatever their gap and shape', async ({ page }) => {

@@ -19,19 +19,31 @@ import { star } from './star/star';
 import { table } from './table/table';
 import { tint } from './tint/tint';
 import { tone } from './tone/tone';
+import { blocks } from './blocks/blocks';
+import { blur } from './blur/blur';
+import { dust } from './dust/dust';
+import { floor } from './floor/floor';
+import { halation } from './halation/halation';
+import { move } from './move/move';
+import { stepped } from './stepped/stepped';
 import { vignette } from './vignette/vignette';
 import type { Effect, EffectKind } from '../../core/look/effects/kinds';
 import type { EffectProgram } from './program';
 
 /** The program of every kind of effect: the compiler asks for one of each. */
 export const PROGRAMS = {
+  stepped,
   fog,
   glow,
+  halation,
   star,
   rays,
   corner,
   flash,
+  floor,
   fold,
+  move,
+  blur,
   distortion,
   grid,
   fringe,
@@ -45,6 +57,8 @@ export const PROGRAMS = {
   table,
   sharpen,
   slices,
+  blocks,
+  dust,
   grain,
   dither,
 } satisfies {

@@ -3,6 +3,7 @@ import { bladesAt } from '../../core/flight/form';
 import { apertureCells } from '../../core/lens/cells';
 import { channelAsks, type Asked } from '../../core/look/channels';
 import { actingEffects, asksOf } from '../../core/look/effects/kinds';
+import { steppedPhase } from '../../core/look/effects/stepped/stepped';
 import type { Moment } from '../../core/look/effects/reach';
 import type { Piece } from '../../core/piece/schema';
 import { evaluateAnimated } from '../../core/time/animated';
@@ -48,6 +49,12 @@ const momentOf = ({ lap: { frames } }: Piece, { phase, frameIndex }: FrameReques
   phase,
   frame: ((frameIndex % frames) + frames) % frames,
   frames,
+});
+
+/** What is drawn of a request where the whole picture changes in steps: what is noise goes on with its frames. */
+const inStep = ({ look, lap }: Piece, request: FrameRequest): FrameRequest => ({
+  ...request,
+  phase: steppedPhase(look.effects, request.phase, lap.frames),
 });
 
 /** Whether effects are drawn. */
@@ -138,8 +145,9 @@ export class Renderer {
   }
 
   /** What must be done before a frame can be drawn as it is to be: clips decoded; null where there is nothing. */
-  ready(request: FrameRequest): Promise<void> | null {
+  ready(asked: FrameRequest): Promise<void> | null {
     if (!this.piece) return null;
+    const request = inStep(this.piece, asked);
     return Screens.ready(exposedPiece(this.piece, exposureOf(this.piece, request.phase)), request);
   }
 
@@ -155,8 +163,9 @@ export class Renderer {
   }
 
   /** Draws the frame, yielding after every pass; the canvas changes only at the end. */
-  *drawInSteps(request: FrameRequest, to: THREE.WebGLRenderTarget | null = null): Generator<number> {
+  *drawInSteps(asked: FrameRequest, to: THREE.WebGLRenderTarget | null = null): Generator<number> {
     if (!this.piece) return;
+    const request = inStep(this.piece, asked);
     const { phase } = request;
     const frame = this.begin(exposedPiece(this.piece, exposureOf(this.piece, phase)), request);
     const { flight } = frame.piece;

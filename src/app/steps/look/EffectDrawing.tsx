@@ -16,6 +16,7 @@ import type { Star } from '../../../core/look/effects/star/star';
 import type { Tone } from '../../../core/look/effects/tone/tone';
 import { evaluateAnimated } from '../../../core/time/animated';
 import type { Vignette } from '../../../core/look/effects/vignette/vignette';
+import { blocks, blur, dust, floor, halation, move, stepped } from './filmDrawings';
 import { balance, curves, grade, gradientMap, table, tint } from './colourDrawings';
 
 const glow = ({ layers }: Glow, phase: number): ReactNode => (
@@ -246,13 +247,18 @@ const slices = ({ shift }: Slices, phase: number): ReactNode => (
 
 /** The small drawing of each kind of effect, from its own values. */
 const DRAWINGS = {
+  stepped,
   fog,
   glow,
+  halation,
   star,
   rays,
   corner,
   flash,
+  floor,
   fold,
+  move,
+  blur,
   distortion,
   grid,
   fringe,
@@ -266,6 +272,8 @@ const DRAWINGS = {
   table,
   sharpen,
   slices,
+  blocks,
+  dust,
   grain,
   dither,
 } satisfies {

@@ -19,17 +19,29 @@ import { star } from './star/star';
 import { table } from './table/table';
 import { tint } from './tint/tint';
 import { tone } from './tone/tone';
+import { blocks } from './blocks/blocks';
+import { blur } from './blur/blur';
+import { dust } from './dust/dust';
+import { floor } from './floor/floor';
+import { halation } from './halation/halation';
+import { move } from './move/move';
+import { stepped } from './stepped/stepped';
 import { vignette } from './vignette/vignette';
 
 /** Every kind of effect, in the order they are offered. A new kind is a folder and its name here, and its program in engine/effects. */
 export const LIST = [
+  stepped,
   fog,
   glow,
+  halation,
   star,
   rays,
   corner,
   flash,
+  floor,
   fold,
+  move,
+  blur,
   distortion,
   fringe,
   vignette,
@@ -42,7 +54,9 @@ export const LIST = [
   table,
   sharpen,
   slices,
+  blocks,
   grid,
+  dust,
   grain,
   dither,
 ] as const;

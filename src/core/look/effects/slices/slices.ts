@@ -3,9 +3,8 @@ import { hash4, unitFrom } from '../../../random/hash';
 import { effectBase, type EffectDefinition } from '../definition';
 import { effectReach, type Moment } from '../reach';
 
-const SlicesForm = form({
-  ...effectBase,
-  kind: tag('slices'),
+/** When something breaks out. */
+export const burstFields = {
   bursts: integer(3, {
     label: 'Bursts',
     unit: 'per lap',
@@ -23,6 +22,12 @@ const SlicesForm = form({
     retimes: true,
     hint: 'Frames of one burst; each of its states stays for two.',
   }),
+};
+
+const SlicesForm = form({
+  ...effectBase,
+  kind: tag('slices'),
+  ...burstFields,
   bands: integer(24, {
     label: 'Bands',
     min: 1,

@@ -1,0 +1,65 @@
+import { animated, choice, form, tag, type ValueOf } from '../../../forms';
+import { effectBase, shareWords, type EffectDefinition } from '../definition';
+import { effectReach } from '../reach';
+
+const about = {
+  when: { field: 'way', is: ['zoom', 'spin'] },
+  unit: '%',
+  display: 100,
+  decimals: 0,
+  min: -2,
+  max: 2,
+  comfort: 0.5,
+};
+
+const BlurForm = form({
+  ...effectBase,
+  kind: tag('blur'),
+  way: choice(
+    'line',
+    { line: 'Along a line', zoom: 'From a place', spin: 'Around a place' },
+    { label: 'Blurs', hint: 'Which way the picture is drawn out.' },
+  ),
+  long: animated(0, {
+    label: 'By',
+    unit: '% of height',
+    min: 0,
+    max: 2,
+    comfort: 0.3,
+    display: 100,
+    decimals: 1,
+    hint: 'How far it is drawn out; from a place and around it, half the height away from there.',
+  }),
+  turn: animated(0, {
+    label: 'Turned',
+    unit: '°',
+    min: -100_000,
+    max: 100_000,
+    comfort: 180,
+    decimals: 0,
+    display: 360,
+    when: { field: 'way', is: ['line'] },
+    hint: 'The line, to the left from level; by half turns a lap it closes.',
+  }),
+  aside: animated(0, {
+    label: 'Aside',
+    ...about,
+    hint: 'The place, to the right of the middle, as a share of the width.',
+  }),
+  above: animated(0, { label: 'Above', ...about, hint: 'Above the middle, as a share of the height.' }),
+  ...effectReach(),
+});
+export type Blur = ValueOf<typeof BlurForm>;
+
+const WAYS: Record<Blur['way'], string> = { line: 'along a line', zoom: 'from a place', spin: 'around a place' };
+
+export const blur: EffectDefinition<Blur> = {
+  kind: 'blur',
+  label: 'Blur',
+  describe: 'The picture blurred along a line, from a place, or around one.',
+  form: BlurForm,
+  space: 'scene',
+  start: { long: 0.08 },
+  closingSteps: () => ({ turn: 0.5 }),
+  summary: ({ way, long }, phase) => `${WAYS[way]}, ${shareWords(long, phase)}`,
+};
