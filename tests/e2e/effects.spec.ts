@@ -15,6 +15,7 @@ import type { Tint } from '../../src/core/look/effects/tint/tint';
 import { maskAt } from '../../src/core/look/effects/reach';
 import { readCube } from '../../src/formats/table/cube';
 import { DOCUMENT_VERSION, type Piece } from '../../src/core/piece/schema';
+import { randomChains } from '../chains';
 import { demoJson, test } from './lab';
 
 // What effects do to the picture, against the core's own laws, on a small picture without noise.
@@ -351,6 +352,29 @@ test('a picture is moved, turned, sized, drawn out and mirrored as their laws sa
   expect(off(floor, (x, y) => linear(x, y) + linear(x, 119 - y) * Math.exp((y - 59.5) / 480), 0, 59)).toBeLessThan(
     0.002,
   );
+});
+
+test('chains of chance are on both sides of the seam the same, whatever moves in them', async ({ page }) => {
+  const { PROPERTY_SEED: seed = '1' } = process.env;
+  const chains = randomChains(Number(seed), 5);
+  let moved = 0;
+  for (const effects of chains) {
+    const piece = soft([]) as { look: { effects: object[] } };
+    piece.look.effects = effects;
+    const [frame, size] = [6, { width: 96, height: 54 }];
+    const [here, lapLater, later] = [
+      await codes(page, piece, frame, size),
+      await codes(page, piece, frame + 100, size),
+      await codes(page, piece, frame + 37, size),
+    ];
+    // numbers of a lap later are rounded otherwise
+    expect([effects.map(({ kind }) => kind), apart(here, lapLater) <= 2]).toEqual([
+      effects.map(({ kind }) => kind),
+      true,
+    ]);
+    if (apart(here, later) > 2) moved++;
+  }
+  expect(moved).toBeGreaterThan(chains.length - 2);
 });
 
 test('a picture that changes in steps stays to the last bit, and dust is the same every lap', async ({ page }) => {
