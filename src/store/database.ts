@@ -1,4 +1,5 @@
 import Dexie, { type Table } from 'dexie';
+import type { Effect } from '../core/look/effects/kinds';
 import type { Piece } from '../core/piece/schema';
 import type { Patch } from '../core/piece/patch';
 
@@ -46,18 +47,29 @@ export interface StoredFrame {
   at: number;
 }
 
+/** Effects kept under a name. */
+export interface StoredChain {
+  id: string;
+  name: string;
+  /** of the document they are part of */
+  version: number;
+  effects: Effect[];
+}
+
 class IsomorphDatabase extends Dexie {
   declare pieces: Table<StoredPiece, string>;
   declare steps: Table<StoredSteps, string>;
   declare places: Table<StoredPlace, string>;
   declare thumbnails: Table<StoredThumbnail, string>;
   declare frames: Table<StoredFrame, string>;
+  declare chains: Table<StoredChain, string>;
 
   constructor() {
     super('isomorph');
     this.version(1).stores({ pieces: 'id, updatedAt', places: 'pieceId', thumbnails: 'key' });
     this.version(2).stores({ steps: 'pieceId' });
     this.version(3).stores({ frames: 'key, [at+bytes]' });
+    this.version(4).stores({ chains: 'id, name' });
   }
 }
 

@@ -9,11 +9,15 @@ export interface Use {
 }
 
 /**
- * For some hashes the stored pieces that name them: as they are, as they were and undo may make them again, and removed ones
+ * For some hashes the chains and the stored pieces that name them: as they are, as they were and undo may make them again, and removed ones
  * that can still be brought back.
  */
 export async function usesOf(hashes: readonly string[]): Promise<Map<string, Use[]>> {
-  const [pieces, steps] = await Promise.all([database.pieces.toArray(), database.steps.toArray()]);
+  const [pieces, steps, chains] = await Promise.all([
+    database.pieces.toArray(),
+    database.steps.toArray(),
+    database.chains.toArray(),
+  ]);
   const stepsOf = new Map(steps.map(({ pieceId, past, future }) => [pieceId, JSON.stringify([past, future])]));
   const found = new Map(hashes.map((hash): [string, Use[]] => [hash, []]));
   for (const { id, name, piece, removedAt } of pieces) {
@@ -25,5 +29,8 @@ export async function usesOf(hashes: readonly string[]): Promise<Map<string, Use
         uses.push({ pieceId: id, name, only: removedAt !== undefined ? 'removed' : now ? null : 'undo' });
     }
   }
+  for (const { id, name, effects } of chains)
+    for (const [hash, uses] of found)
+      if (JSON.stringify(effects).includes(hash)) uses.push({ pieceId: id, name: `the chain “${name}”`, only: null });
   return found;
 }

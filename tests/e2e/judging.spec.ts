@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import type { Bands } from '../../src/core/judging/bands';
 import type { LapLevels } from '../../src/core/judging/lap';
@@ -138,4 +139,27 @@ test('the picture is judged: steps are mended by dither, flashes by fewer beats,
   await expect(line).toHaveAttribute('aria-valuenow', '48');
   await page.getByRole('button', { name: 'Compare no more' }).click();
   await expect(line).toHaveCount(0);
+});
+
+test('chains of effects are kept, taken over, and come as files', async ({ page }) => {
+  await openInLook(page, board([flashing(4)], 24));
+  const cards = page.getByRole('region', { name: 'Effects' }).getByRole('article');
+  await page.getByRole('button', { name: 'Chains' }).click();
+  await page.getByRole('button', { name: 'Keep those of this piece' }).click();
+  const name = page.getByRole('textbox', { name: 'Name of Board' });
+  await name.fill('Blinking board');
+  await name.press('Enter');
+  const written = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Write Blinking board to a file' }).click();
+  const file = readFileSync(await (await written).path());
+  await page.getByRole('button', { name: 'Take Lost signal' }).click();
+  await expect(cards.filter({ hasText: 'Blocks' })).toHaveCount(1);
+  await expect(cards.filter({ hasText: 'Flash' })).toHaveCount(0);
+  await drop(page, [['blinking.effects.json', file]]);
+  await expect(cards.filter({ hasText: 'Flash' })).toHaveCount(1);
+  await expect(page.getByText('The effects are those of “Blinking board” now')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(cards.filter({ hasText: 'Blocks' })).toHaveCount(1);
+  await drop(page, [['broken.effects.json', Buffer.from(file.toString().replace('"beats": 4', '"beats": 0'))]]);
+  await expect(page.getByText(/^“broken.effects.json” was not opened: look.effects.1.beats/)).toBeVisible();
 });

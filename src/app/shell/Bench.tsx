@@ -68,8 +68,9 @@ export function Bench({ startPhase }: { startPhase: number }) {
             )}
           </section>
         </section>
-        <aside className={styles.cards} aria-label={`Cards of the step ${step}`}>
-          <Boundary key={step} what="The cards of this step" of={piece}>
+        {/* each step has a column of its own, which begins at its head */}
+        <aside key={step} className={styles.cards} aria-label={`Cards of the step ${step}`}>
+          <Boundary what="The cards of this step" of={piece}>
             <StepCards />
           </Boundary>
         </aside>

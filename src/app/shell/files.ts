@@ -5,6 +5,7 @@ import { unpacked } from '../../files/packing';
 import { problemWords, readPieceFile } from '../../formats/pieceFile';
 import { ANY_FILE } from '../parts/accepts';
 import { takeUpFile } from '../state/files';
+import { takeUpChain } from '../state/chains';
 import { say } from '../state/notices';
 import { copyOf } from '../state/recipes';
 import { openNew } from '../state/session';
@@ -57,8 +58,9 @@ export async function openFile(file: File): Promise<void> {
     const { parsed, remarks } = await unpacked(new Uint8Array(await file.arrayBuffer()), file.name);
     if (remarks.length > 0) say(`Of “${file.name}”: ${remarks.slice(0, SHOWN).join(' ')} Stand-ins are drawn.`);
     await openRead(file.name, parsed);
-  } else if (sort === 'json' || /\.json$/i.test(file.name)) await openRead(file.name, await readPieceFile(file));
-  else await takeUpFile(file);
+  } else if (sort === 'json' || /\.json$/i.test(file.name)) {
+    if (!(await takeUpChain(file))) await openRead(file.name, await readPieceFile(file));
+  } else await takeUpFile(file);
 }
 
 /** What can be opened. */

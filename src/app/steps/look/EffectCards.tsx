@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import {
   effectOf,
   EFFECTS,
@@ -10,11 +10,13 @@ import {
 } from '../../../core/look/effects/kinds';
 import { lackOf } from '../../../core/world/lacks';
 import { AddMenu } from '../../parts/AddMenu';
+import { Button } from '../../parts/Button';
 import { Boundary } from '../../parts/Boundary';
 import { CardsHead } from '../../parts/CardsHead';
 import { Reorder } from '../../parts/Reorder';
 import { bench, useBench, usePiece } from '../../state/bench';
 import { movedOver, newId } from '../../state/edit';
+import { ChainSheet } from './chains/ChainSheet';
 import { EffectDrawing } from './EffectDrawing';
 import { GlowRows } from './GlowRows';
 import { GradeWheels } from './GradeWheels';
@@ -45,9 +47,12 @@ export function EffectCards() {
   const piece = usePiece();
   const phase = useBench((state) => state.status?.phase ?? 0);
   const { effects } = piece.look;
+  const [chains, setChains] = useState(false);
   return (
     <section aria-label="Effects" className={styles.list}>
       <CardsHead title="Effects">
+        <Button onPress={() => setChains(true)}>Chains</Button>
+        <ChainSheet open={chains} onClose={() => setChains(false)} />
         <AddMenu words="Add" label="Add an effect" kinds={ADDED} onAdd={(kind) => add(effects, kind)} />
       </CardsHead>
       <Reorder ids={effects.map(({ id }) => id)} onMove={(id, over) => setEffects(movedOver(effects, id, over))}>

@@ -1,0 +1,51 @@
+import { takenOver, type Chain } from '../../core/look/chains/chains';
+import { LARGEST_PIECE_BYTES, problemWords } from '../../formats/pieceFile';
+import { isChain, readChain } from '../../formats/chainFile';
+import { storeChain } from '../../store/chains';
+import { storeTrouble } from '../../store/room';
+import { bench, useBench } from './bench';
+import { newId } from './edit';
+import { say } from './notices';
+
+/** Takes effects over into the open piece, in place of its own. */
+export const takeChain = ({ effects }: Chain): void =>
+  bench.update((piece) => ({
+    ...piece,
+    look: { ...piece.look, effects: takenOver(effects, piece.layers, () => newId('effect')) },
+  }));
+
+/** Keeps effects under a name; what stands in the way is said. */
+export async function keepChain(chain: Chain): Promise<void> {
+  try {
+    await storeChain(chain);
+  } catch (error) {
+    say(`The chain was not kept: ${storeTrouble(error)}.`);
+  }
+}
+
+/** Takes up a file of effects: kept, and taken over into the piece that is open. @returns whether it is one */
+export async function takeUpChain(file: File): Promise<boolean> {
+  if (file.size > LARGEST_PIECE_BYTES) return false;
+  let json: unknown;
+  try {
+    json = JSON.parse(await file.text());
+  } catch {
+    return false;
+  }
+  if (!isChain(json)) return false;
+  const read = readChain(json);
+  if (!read.ok) {
+    say(problemWords(file.name, read.problems));
+    return true;
+  }
+  await keepChain(read.chain);
+  const open = useBench.getState().history !== null;
+  if (open) takeChain(read.chain);
+  say(
+    open
+      ? `The effects are those of “${read.chain.name}” now; it is kept among the chains.`
+      : `“${read.chain.name}” is kept among the chains of effects.`,
+    { tone: 'remark' },
+  );
+  return true;
+}
