@@ -70,6 +70,7 @@ const NOTHING: Partial<Record<Effect['kind'], object>> = {
   stepped: { steps: 100_000 },
   halation: {},
   star: {},
+  flare: {},
   rays: {},
   floor: { line: -1 },
   move: {},
@@ -471,6 +472,30 @@ const point = (aside: number, width: number, effects: object[]): object => ({
     ...{ background: '#000000', backgroundEdge: '#000000', lights: [], fogDistance: 10_000 },
     effects: [...effects, { kind: 'tone', id: 'tone', curve: 'straight', exposure: -6 }],
   },
+});
+
+test('flares are as strong wherever a light is, and of the brightest alone', async ({ page }) => {
+  const size = { width: 320, height: 180 };
+  const energy = async (aside: number, effects: object[]): Promise<number> =>
+    (await codes(page, point(aside, size.width, effects), 0, size)).reduce((sum, v) => sum + toLinear(v / 255), 0);
+  const flares = of('flare', {
+    gain: 20,
+    shine: 4,
+    streak: 4,
+    ring: 2,
+    threshold: 0.5,
+    streakSize: 0.3,
+    brightest: 1,
+    ghosts: 3,
+  });
+  const added: number[] = [];
+  for (const aside of [0, 0.25, 0.5, 0.75, 1.5, 7.3, 14.6])
+    added.push((await energy(aside, [flares])) - (await energy(aside, [])));
+  expect(Math.min(...added)).toBeGreaterThan(20);
+  expect(Math.max(...added) / Math.min(...added)).toBeLessThan(1.05);
+  // a threshold above it leaves nothing of it
+  const bare = await energy(0, []);
+  expect(Math.abs((await energy(0, [{ ...flares, threshold: 100 }])) - bare)).toBeLessThan(1e-6);
 });
 
 test('stars and streaks keep the light they take, wherever between two pixels a point lies', async ({ page }) => {

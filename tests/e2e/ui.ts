@@ -4,10 +4,9 @@ import { expect, type Locator, type Page } from '@playwright/test';
 export const drawn = (page: Page) =>
   expect(page.getByLabel('Quality of the picture')).toContainText(/fps|passes/, { timeout: 60_000 });
 
-/** Opens a copy of a recipe from the first screen. */
+/** Opens a copy of a recipe by its address: the first screen need not be drawn. */
 export async function openRecipe(page: Page, name = 'Slipway spiral'): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('button', { name: `Open ${name}` }).click();
+  await page.goto(`/#/recipe/${name.toLowerCase().replaceAll(' ', '-')}`);
   await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
   await drawn(page);
 }

@@ -6,6 +6,7 @@ import { bench, useBench } from '../state/bench';
 import { claimPiece } from '../state/claim';
 import { watchFiles } from '../state/files';
 import { say } from '../state/notices';
+import { recipeNamed } from '../state/recipes';
 import { leaveStored, openStored, startKeeping } from '../state/session';
 import { storeTrouble } from '../../store/room';
 import { warm } from '../state/warm';
@@ -14,7 +15,8 @@ import { FileDrop } from './FileDrop';
 import { KeptFiles } from './KeptFiles';
 import { Loops } from './Loops';
 import { Notices } from './Notices';
-import { pieceIdOf, showLoops } from './route';
+import { openCopy } from './files';
+import { leaveRecipe, pieceIdOf, recipeNameOf, showLoops } from './route';
 import hidden from '../parts/Unseen.module.css';
 
 type Place = { at: 'loops' } | { at: 'opening' } | { at: 'bench'; id: string; phase: number };
@@ -39,8 +41,16 @@ export function App() {
     const follow = (): void => {
       const turn = ++current;
       const id = pieceIdOf(location.hash);
+      const name = recipeNameOf(location.hash);
+      const recipe = name === null ? null : recipeNamed(name);
       leaveStored();
-      setPlace(id === null ? { at: 'loops' } : { at: 'opening' });
+      setPlace(id === null && !recipe ? { at: 'loops' } : { at: 'opening' });
+      if (name !== null) leaveRecipe();
+      if (recipe)
+        openCopy(recipe).catch((error: unknown) => {
+          say(`“${recipe.name}” could not be opened: ${storeTrouble(error)}.`);
+          setPlace({ at: 'loops' });
+        });
       if (id === null) return;
       open(id, turn).catch((error: unknown) => {
         say(`The piece could not be opened: ${storeTrouble(error)}.`);

@@ -10,6 +10,12 @@ export const recipes: Piece[] = Object.entries(files)
   .map(([, json]) => parsePiece(json))
   .flatMap((parsed) => (parsed.ok ? [parsed.piece] : []));
 
+/** One of them by the name of its file; null for none. */
+export function recipeNamed(name: string): Piece | null {
+  const parsed = parsePiece(files[`/demo/${name}.isomorph.json`]);
+  return parsed.ok ? parsed.piece : null;
+}
+
 /** A copy of a piece under an id of its own. */
 export const copyOf = (piece: Piece, name = piece.name): Piece => ({ ...piece, id: newId('piece'), name });
 

@@ -16,7 +16,7 @@ import type { Star } from '../../../core/look/effects/star/star';
 import type { Tone } from '../../../core/look/effects/tone/tone';
 import { evaluateAnimated } from '../../../core/time/animated';
 import type { Vignette } from '../../../core/look/effects/vignette/vignette';
-import { blocks, blur, dust, floor, halation, move, stepped } from './filmDrawings';
+import { blocks, blur, dust, flare, floor, halation, move, stepped } from './filmDrawings';
 import { balance, curves, grade, gradientMap, table, tint } from './colourDrawings';
 
 const glow = ({ layers }: Glow, phase: number): ReactNode => (
@@ -252,6 +252,7 @@ const DRAWINGS = {
   glow,
   halation,
   star,
+  flare,
   rays,
   corner,
   flash,

@@ -3,6 +3,7 @@ import { hexAt } from '../../../core/colour/animated';
 import type { Blocks } from '../../../core/look/effects/blocks/blocks';
 import type { Blur } from '../../../core/look/effects/blur/blur';
 import type { Dust } from '../../../core/look/effects/dust/dust';
+import type { Flare } from '../../../core/look/effects/flare/flare';
 import type { Floor } from '../../../core/look/effects/floor/floor';
 import type { Halation } from '../../../core/look/effects/halation/halation';
 import type { Move } from '../../../core/look/effects/move/move';
@@ -139,3 +140,23 @@ export const stepped = ({ steps }: Stepped): ReactNode => {
     </svg>
   );
 };
+
+/** A light, its streak and ring, and the ghosts across the middle. */
+export const flare = ({ ghosts, ring, streak }: Flare): ReactNode => (
+  <svg viewBox="0 0 44 32" width="44" height="32" fill="none" stroke="currentColor">
+    {streak > 0 ? <path d="M2 9h24" stroke="var(--time)" /> : null}
+    {ring > 0 ? <circle cx="13" cy="9" r="6" opacity="0.6" /> : null}
+    <circle cx="13" cy="9" r="2.4" fill="var(--text)" stroke="none" />
+    {Array.from({ length: Math.min(5, ghosts) }, (_, i) => (
+      <circle
+        key={i}
+        cx={21 + i * 4.6}
+        cy={15 + i * 3.4}
+        r={1.4 + (i % 3)}
+        fill="currentColor"
+        stroke="none"
+        opacity="0.5"
+      />
+    ))}
+  </svg>
+);

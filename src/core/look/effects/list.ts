@@ -22,6 +22,7 @@ import { tone } from './tone/tone';
 import { blocks } from './blocks/blocks';
 import { blur } from './blur/blur';
 import { dust } from './dust/dust';
+import { flare } from './flare/flare';
 import { floor } from './floor/floor';
 import { halation } from './halation/halation';
 import { move } from './move/move';
@@ -35,6 +36,7 @@ export const LIST = [
   glow,
   halation,
   star,
+  flare,
   rays,
   corner,
   flash,

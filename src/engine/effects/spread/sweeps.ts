@@ -1,11 +1,8 @@
 import * as THREE from 'three';
-import type { Rgb } from '../../../core/colour/colour';
 import { ADDITIVE, fullscreenMaterial } from '../../gl/quad';
-import { emptyLight, floatTarget } from '../../gl/target';
+import { emptyLight } from '../../gl/target';
 import type { Gpu } from '../../gl/gpu';
-import brightSource from './bright.glsl?raw';
-import brightFragment from './bright.frag.glsl?raw';
-import { Halver, Reference } from './reference';
+import { BrightPicture, Taker, type Bright } from './bright';
 import sweepFragment from './sweep.frag.glsl?raw';
 
 /** Samples of a pass, and how much farther each pass goes than the one before. */
@@ -28,32 +25,14 @@ export interface Sweep {
   share: number;
 }
 
-/** What is swept: light above a threshold, times a colour. */
-export interface Bright {
-  threshold: number;
-  light: Rgb;
-}
+/** The targets for pictures of one size. */
+class Room extends BrightPicture {
+  readonly between = [this.target(), this.target()];
+  readonly sum = this.target();
 
-class Room {
-  readonly reference: Reference;
-  readonly bright: THREE.WebGLRenderTarget;
-  readonly between: THREE.WebGLRenderTarget[];
-  readonly sum: THREE.WebGLRenderTarget;
-
-  constructor(
-    readonly width: number,
-    readonly height: number,
-  ) {
-    this.reference = new Reference(width, height);
-    const { scale } = this.reference;
-    const target = (): THREE.WebGLRenderTarget => floatTarget(width * scale, height * scale);
-    [this.bright, this.sum] = [target(), target()];
-    this.between = [target(), target()];
-  }
-
-  dispose(): void {
-    this.reference.dispose();
-    for (const target of [this.bright, this.sum, ...this.between]) target.dispose();
+  override dispose(): void {
+    super.dispose();
+    for (const target of [this.sum, ...this.between]) target.dispose();
   }
 }
 
@@ -62,12 +41,6 @@ class Room {
  * does not leave the picture is there, wherever between two pixels it lies.
  */
 export class Sweeps {
-  private readonly brightMaterial = fullscreenMaterial(brightSource.replaceAll('GLOW_', 'own_') + brightFragment, {
-    own_count: { value: 1 },
-    own_threshold: { value: [0, 0, 0, 0] },
-    own_tint: { value: Array.from({ length: 4 }, () => new THREE.Vector3()) },
-    uSource: { value: null },
-  });
   private readonly uniforms = {
     uSource: { value: null as THREE.Texture | null },
     uStep: { value: new THREE.Vector2() },
@@ -77,11 +50,11 @@ export class Sweeps {
   };
   private readonly onward = fullscreenMaterial(sweepFragment, this.uniforms);
   private readonly adding = fullscreenMaterial(sweepFragment, this.uniforms, ADDITIVE);
-  private readonly halver: Halver;
+  private readonly taker: Taker;
   private room: Room | null = null;
 
   constructor(private readonly gpu: Gpu) {
-    this.halver = new Halver(gpu);
+    this.taker = new Taker(gpu);
   }
 
   /** Pixels of the reference's shorter side. */
@@ -98,15 +71,10 @@ export class Sweeps {
   }
 
   /** All light that is swept, at the reference size. */
-  gather(picture: THREE.WebGLRenderTarget, { threshold, light }: Bright, sweeps: readonly Sweep[]): THREE.Texture {
+  gather(picture: THREE.WebGLRenderTarget, bright: Bright, sweeps: readonly Sweep[]): THREE.Texture {
     const room = this.roomFor(picture);
-    const { renderer, quad } = this.gpu;
-    const u = this.brightMaterial.uniforms;
-    (u.own_threshold.value as number[])[0] = threshold;
-    (u.own_tint.value as THREE.Vector3[])[0].set(...light);
-    u.uSource.value = room.reference.of(picture, this.halver).texture;
-    quad.draw(renderer, this.brightMaterial, room.bright);
-    emptyLight(renderer, room.sum);
+    this.taker.take(picture, bright, room);
+    emptyLight(this.gpu.renderer, room.sum);
     for (const sweep of sweeps) this.sweep(room, sweep);
     return room.sum.texture;
   }
@@ -135,7 +103,7 @@ export class Sweeps {
 
   dispose(): void {
     this.room?.dispose();
-    this.halver.dispose();
-    for (const material of [this.brightMaterial, this.onward, this.adding]) material.dispose();
+    this.taker.dispose();
+    for (const material of [this.onward, this.adding]) material.dispose();
   }
 }
