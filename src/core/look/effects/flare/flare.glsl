@@ -15,6 +15,6 @@ float flareAbove(float other, float own) {
 // How far a light has a flare that so many others are brighter than: all of it, and nothing at the count of those that have one.
 float flareKept(float brighter, float count) { return clamp(count - brighter, 0.0, 1.0); }
 
-// How large its flare is, against one of an area of a hundredth of the side squared that is 1 over the threshold: by the fourth root, as its
+// How large its flare is, against one of an area of a thousandth of the side squared that is 1 over the threshold: by the fourth root, as its
 // side is by the second where it nears.
-float flareGrowth(float light) { return min(pow(light / 1e-4, 0.25), 2.5); }
+float flareGrowth(float light) { return min(pow(light / 1e-3, 0.25), 2.0); }

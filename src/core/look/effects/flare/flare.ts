@@ -18,12 +18,12 @@ const FlareForm = form({
     hint: 'So many lights have one; the last of them has none left, so that none comes or goes at once.',
   }),
   ...brightFields,
-  shine: number(0.6, { label: 'Shine', ...strength, hint: 'Of the soft light around each.' }),
-  shineSize: number(0.16, { label: 'Its size', ...share, min: 0.01, max: 1, comfort: 0.4, hint: 'Radius of it.' }),
-  ring: number(0.25, { label: 'Ring', ...strength, hint: 'Of a thin ring in the colours of the spectrum.' }),
-  ringSize: number(0.22, { label: 'Its size', ...share, min: 0.01, max: 1, comfort: 0.5, hint: 'Radius of it.' }),
-  streak: number(0.7, { label: 'Streak', ...strength, hint: 'Of a thin line through each, both ways.' }),
-  streakSize: number(0.5, { label: 'Its length', ...share, min: 0.01, max: 3, comfort: 1, hint: 'To one side.' }),
+  shine: number(0.2, { label: 'Shine', ...strength, hint: 'Of the soft light around each.' }),
+  shineSize: number(0.14, { label: 'Its size', ...share, min: 0.01, max: 1, comfort: 0.4, hint: 'Radius of it.' }),
+  ring: number(0.07, { label: 'Ring', ...strength, hint: 'Of a thin ring in the colours of the spectrum.' }),
+  ringSize: number(0.13, { label: 'Its size', ...share, min: 0.01, max: 1, comfort: 0.5, hint: 'Radius of it.' }),
+  streak: number(0.4, { label: 'Streak', ...strength, hint: 'Of a thin line through each, both ways.' }),
+  streakSize: number(0.35, { label: 'Its length', ...share, min: 0.01, max: 3, comfort: 1, hint: 'To one side.' }),
   turn: animated(0, {
     label: 'Turned',
     unit: '°',
@@ -40,7 +40,7 @@ const FlareForm = form({
     max: 8,
     hint: 'Discs on the line through the light and the middle of the picture.',
   }),
-  ghost: number(0.3, { label: 'Their strength', ...strength, hint: 'Of the discs.' }),
+  ghost: number(0.16, { label: 'Their strength', ...strength, hint: 'Of the discs.' }),
   ...effectReach(),
 });
 export type Flare = ValueOf<typeof FlareForm>;
