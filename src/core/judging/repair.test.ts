@@ -65,6 +65,18 @@ describe('what mends a lap that flashes too much', () => {
     expect(repair && (await measure(repair.piece)).fails).toBeNull();
   });
 
+  it('is looked for in what changes from frame to frame alone', async () => {
+    const measured: string[] = [];
+    const counting = (of: Piece): Promise<FlashReport> => {
+      measured.push(of.look.effects.find(({ off }) => off)?.kind ?? 'a lamp');
+      return measure(of);
+    };
+    const blinking = lamp('Blinking lamp', { law: 'swing', middle: 2, reach: 2, cycles: 24, wave: 'sine', shift: 0 });
+    const grade = { ...startedEffect('grade', 'g'), acts: 'stretch' } as Flash;
+    await flashRepair(piece([still, blinking], [grade, startedEffect('vignette', 'v') as Flash]), counting);
+    expect(new Set(measured)).toEqual(new Set(['grade', 'a lamp']));
+  });
+
   it('is nothing where two are why, each enough, and when it is stopped', async () => {
     expect(await flashRepair(piece([still], [beat('f', 24), beat('g', 20)]), measure)).toBeNull();
     let left = 1;

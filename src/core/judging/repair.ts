@@ -1,3 +1,4 @@
+import { animatedIn, mixedIn } from '../forms/walk';
 import type { Flash } from '../look/effects/flash/flash';
 import { effectOf, reachOf, type Effect } from '../look/effects/kinds';
 import { lightName, type Light } from '../look/lights/kinds';
@@ -78,10 +79,17 @@ function fewer(piece: Piece, effect: Flash): { says: string; piece: Piece }[] {
   ];
 }
 
+/** Whether an effect is another from frame to frame: one that always does the same lets through what moves. */
+function changes(effect: Effect): boolean {
+  const part = { form: effectOf(effect.kind).form, value: effect, path: [], words: [], above: null };
+  const moves = [...animatedIn(part).map(({ value }) => lawOf(value) !== 'fixed'), mixedIn(part).length > 0];
+  return reachOf(effect)?.acts === 'stretch' || 'beats' in effect || 'bursts' in effect || moves.includes(true);
+}
+
 function suspectsOf(piece: Piece): Suspect[] {
   const effects = piece.look.effects.flatMap((effect): Suspect[] => {
     const reach = reachOf(effect);
-    if (effect.off || !reach) return [];
+    if (effect.off || !reach || !changes(effect)) return [];
     const { label } = effectOf(effect.kind);
     const less = SHARES.map((share) => ({
       says: `Take ${percent(share)} of ${label}.`,

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { animatedIn } from '../forms/walk';
+import { startedEffect } from '../look/effects/kinds';
 import { definitionOf } from '../layers/kinds';
 import { getAt, setAt, type PiecePath } from '../piece/paths';
 import { partsOfPiece, type Piece } from '../piece/schema';
@@ -54,6 +55,36 @@ describe('the keys of frames', () => {
     expect(changed.length).toBeGreaterThan(frames / 4 - 2);
     expect(changed.length).toBeLessThan(frames / 4 + 3);
     expect(changed.every((frame) => frame >= frames / 4 - 1 && frame <= frames / 2 + 1)).toBe(true);
+  });
+
+  it('are those of the moment that is drawn, where the picture changes in steps', () => {
+    const stepped = edit(['look', 'effects'], [...bloom.look.effects, { ...startedEffect('stepped', 's'), steps: 2 }]);
+    const path = ['flight', 'focusM'];
+    // a key that acts between a sixteenth and three sixteenths alone: in the middle of what the first step shows for half a lap
+    const focus = (value: number) => ({
+      law: 'keyed',
+      keys: [0, 0.0625, 0.125, 0.1875].map((at, i) => ({
+        id: `k${i}`,
+        at,
+        value: i === 2 ? value : 5,
+        ease: 'linear',
+      })),
+    });
+    const changed = (piece: Piece): number =>
+      changedFrames(edit(path, focus(5), piece), edit(path, focus(9), piece)).length;
+    expect(changed(stepped)).toBe(0);
+    expect(changed(bloom)).toBeGreaterThan(frames / 10);
+    // and one that acts at its beginning changes all that show it
+    const first = (value: number) => ({
+      law: 'keyed',
+      keys: [
+        { id: 'a', at: 0, value, ease: 'hold' },
+        { id: 'b', at: 0.01, value: 5, ease: 'hold' },
+      ],
+    });
+    expect(changedFrames(edit(path, first(5), stepped), edit(path, first(9), stepped)).length).toBeGreaterThan(
+      frames / 2 - 2,
+    );
   });
 
   it('stay where nothing is seen of a change', () => {

@@ -1,5 +1,5 @@
 import { keyedIn } from '../forms/walk';
-import { usedEffects } from '../look/effects/kinds';
+import { drawnPhase, usedEffects } from '../look/effects/kinds';
 import { missingFiles } from '../piece/files';
 import { textKey } from '../piece/key';
 import { setAt, type PiecePath } from '../piece/paths';
@@ -70,7 +70,7 @@ export function frameKeys(piece: Piece): (frame: number) => string {
   const missing = missingFiles(seen).map(({ ref }) => ref.hash);
   const known = new Map<number, string>();
   const keyOf = (frame: number): string => {
-    const phase = framePhase(frame, piece.lap.frames);
+    const phase = drawnPhase(seen.look.effects, framePhase(frame, piece.lap.frames), piece.lap.frames);
     const open = openLaps(seen, phase);
     const exposed = exposedPiece(seen, exposureOf(seen, phase));
     const moments = MOMENTS.map((share) => phase + share * open);

@@ -2,8 +2,7 @@ import type * as THREE from 'three';
 import { bladesAt } from '../../core/flight/form';
 import { apertureCells } from '../../core/lens/cells';
 import { channelAsks, type Asked } from '../../core/look/channels';
-import { actingEffects, asksOf } from '../../core/look/effects/kinds';
-import { steppedPhase } from '../../core/look/effects/stepped/stepped';
+import { actingEffects, asksOf, drawnPhase } from '../../core/look/effects/kinds';
 import type { Moment } from '../../core/look/effects/reach';
 import type { Piece } from '../../core/piece/schema';
 import { evaluateAnimated } from '../../core/time/animated';
@@ -51,10 +50,10 @@ const momentOf = ({ lap: { frames } }: Piece, { phase, frameIndex }: FrameReques
   frames,
 });
 
-/** What is drawn of a request where the whole picture changes in steps: what is noise goes on with its frames. */
-const inStep = ({ look, lap }: Piece, request: FrameRequest): FrameRequest => ({
+/** A request at the moment at which it is drawn: what is noise goes on with its frames. */
+const atMoment = ({ look, lap }: Piece, request: FrameRequest): FrameRequest => ({
   ...request,
-  phase: steppedPhase(look.effects, request.phase, lap.frames),
+  phase: drawnPhase(look.effects, request.phase, lap.frames),
 });
 
 /** Whether effects are drawn. */
@@ -147,7 +146,7 @@ export class Renderer {
   /** What must be done before a frame can be drawn as it is to be: clips decoded; null where there is nothing. */
   ready(asked: FrameRequest): Promise<void> | null {
     if (!this.piece) return null;
-    const request = inStep(this.piece, asked);
+    const request = atMoment(this.piece, asked);
     return Screens.ready(exposedPiece(this.piece, exposureOf(this.piece, request.phase)), request);
   }
 
@@ -165,7 +164,7 @@ export class Renderer {
   /** Draws the frame, yielding after every pass; the canvas changes only at the end. */
   *drawInSteps(asked: FrameRequest, to: THREE.WebGLRenderTarget | null = null): Generator<number> {
     if (!this.piece) return;
-    const request = inStep(this.piece, asked);
+    const request = atMoment(this.piece, asked);
     const { phase } = request;
     const frame = this.begin(exposedPiece(this.piece, exposureOf(this.piece, phase)), request);
     const { flight } = frame.piece;

@@ -30,6 +30,8 @@ export interface EffectDefinition<E extends object> {
   smooths?: boolean;
   /** whole steps that close its fields, by name: of what they gain in a lap */
   closingSteps?(effect: E): Readonly<Record<string, number>>;
+  /** the phase at which a frame is drawn that would be drawn at another, not wrapped: of what acts on time */
+  drawnAt?(effect: E, phase: number, frames: number): number;
   /** what it asks of a frame besides its light, whatever its mask asks */
   asks?(effect: E, phase: number): Asked;
   /** in a few words, for the card */

@@ -55,6 +55,10 @@ export const actingEffects = (effects: readonly Effect[], moment: Moment): Effec
     return !reach || levelAt(reach, moment) > 0;
   });
 
+/** The phase at which a frame of a lap is drawn that is shown at another, with effects that act on time; neither is wrapped. */
+export const drawnPhase = (effects: readonly Effect[], phase: number, frames: number): number =>
+  usedEffects(effects).reduce((at, effect) => effectOf(effect.kind).drawnAt?.(effect, at, frames) ?? at, phase);
+
 /** All that an effect asks of a frame besides its light. */
 export function asksOf(effect: Effect, phase: number): Asked[] {
   const reach = reachOf(effect);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { flashAt } from './flash/flash';
-import { burstAt } from './slices/slices';
+import { burstAt } from './fields';
 import { actingEffects, EFFECTS, effectOf, newEffect, reachOf, type Effect } from './kinds';
 import { levelAt, maskAt, type Reaching } from './reach';
 

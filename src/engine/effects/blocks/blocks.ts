@@ -1,6 +1,6 @@
 import * as THREE from 'three';
 import type { Blocks } from '../../../core/look/effects/blocks/blocks';
-import { burstAt } from '../../../core/look/effects/slices/slices';
+import { burstAt } from '../../../core/look/effects/fields';
 import { sources } from '../../../core/random/hash.gen';
 import { evaluateAnimated } from '../../../core/time/animated';
 import { HELD, type EffectProgram } from '../program';

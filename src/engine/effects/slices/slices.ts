@@ -1,4 +1,5 @@
-import { burstAt, type Slices } from '../../../core/look/effects/slices/slices';
+import { burstAt } from '../../../core/look/effects/fields';
+import type { Slices } from '../../../core/look/effects/slices/slices';
 import { sources } from '../../../core/random/hash.gen';
 import { evaluateAnimated } from '../../../core/time/animated';
 import { HELD, type EffectProgram } from '../program';

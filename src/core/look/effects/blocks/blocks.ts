@@ -1,7 +1,7 @@
 import { animated, form, integer, number, seed, tag, type ValueOf } from '../../../forms';
 import { effectBase, shareWords, type EffectDefinition } from '../definition';
+import { burstFields } from '../fields';
 import { effectReach } from '../reach';
-import { burstFields } from '../slices/slices';
 
 const BlocksForm = form({
   ...effectBase,

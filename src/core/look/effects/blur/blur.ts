@@ -1,5 +1,6 @@
 import { animated, choice, form, tag, type ValueOf } from '../../../forms';
 import { effectBase, shareWords, type EffectDefinition } from '../definition';
+import { TURNED } from '../fields';
 import { effectReach } from '../reach';
 
 const about = {
@@ -31,13 +32,7 @@ const BlurForm = form({
     hint: 'How far it is drawn out; from a place and around it, half the height away from there.',
   }),
   turn: animated(0, {
-    label: 'Turned',
-    unit: '°',
-    min: -100_000,
-    max: 100_000,
-    comfort: 180,
-    decimals: 0,
-    display: 360,
+    ...TURNED,
     when: { field: 'way', is: ['line'] },
     hint: 'The line, to the left from level; by half turns a lap it closes.',
   }),

@@ -1,8 +1,8 @@
 import { animated, form, integer, number, tag, type ValueOf } from '../../../forms';
 import { evaluateAnimated } from '../../../time/animated';
 import { effectBase, type EffectDefinition } from '../definition';
+import { brightFields, TURNED } from '../fields';
 import { effectReach } from '../reach';
-import { brightFields } from '../star/star';
 
 const strength = { unit: '×', min: 0, max: 10, comfort: 2 };
 const share = { unit: '% of height', display: 100, decimals: 1 };
@@ -25,13 +25,7 @@ const FlareForm = form({
   streak: number(0.4, { label: 'Streak', ...strength, hint: 'Of a thin line through each, both ways.' }),
   streakSize: number(0.35, { label: 'Its length', ...share, min: 0.01, max: 3, comfort: 1, hint: 'To one side.' }),
   turn: animated(0, {
-    label: 'Turned',
-    unit: '°',
-    min: -100_000,
-    max: 100_000,
-    comfort: 180,
-    decimals: 0,
-    display: 360,
+    ...TURNED,
     hint: 'The streak, to the left from level; by half turns a lap it closes.',
   }),
   ghosts: integer(5, {

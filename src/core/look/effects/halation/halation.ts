@@ -1,8 +1,8 @@
 import { colour, form, number, tag, type ValueOf } from '../../../forms';
 import { evaluateAnimated } from '../../../time/animated';
 import { effectBase, type EffectDefinition } from '../definition';
+import { brightFields } from '../fields';
 import { effectReach } from '../reach';
-import { brightFields } from '../star/star';
 
 const HalationForm = form({
   ...effectBase,

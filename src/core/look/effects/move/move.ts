@@ -1,6 +1,7 @@
 import { animated, form, tag, type ValueOf } from '../../../forms';
 import { evaluateAnimated, type Animated } from '../../../time/animated';
 import { effectBase, type EffectDefinition } from '../definition';
+import { TURNED } from '../fields';
 import { effectReach } from '../reach';
 
 const share = { unit: '%', display: 100, decimals: 1, min: -4, max: 4, comfort: 0.1 };
@@ -15,13 +16,8 @@ const MoveForm = form({
   }),
   above: animated(0, { label: 'Above', ...share, hint: 'Upwards, as a share of the height.' }),
   turn: animated(0, {
-    label: 'Turned',
-    unit: '°',
-    min: -100_000,
-    max: 100_000,
-    comfort: 10,
-    decimals: 1,
-    display: 360,
+    ...TURNED,
+    ...{ comfort: 10, decimals: 1 },
     hint: 'To the left; by whole turns a lap it closes.',
   }),
   size: animated(1, {

@@ -1,8 +1,8 @@
 import { animated, choice, form, tag, type ValueOf } from '../../../forms';
 import { evaluateAnimated } from '../../../time/animated';
 import { effectBase, type EffectDefinition } from '../definition';
+import { brightFields } from '../fields';
 import { effectReach } from '../reach';
-import { brightFields } from '../star/star';
 
 const share = { unit: '%', display: 100, decimals: 0, min: -3, max: 3, comfort: 0.5 };
 const byPlace = { when: { field: 'origin', is: ['place'] } };

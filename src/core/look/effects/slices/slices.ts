@@ -1,28 +1,7 @@
 import { animated, form, integer, seed, tag, type ValueOf } from '../../../forms';
-import { hash4, unitFrom } from '../../../random/hash';
 import { effectBase, type EffectDefinition } from '../definition';
-import { effectReach, type Moment } from '../reach';
-
-/** When something breaks out. */
-export const burstFields = {
-  bursts: integer(3, {
-    label: 'Bursts',
-    unit: 'per lap',
-    min: 1,
-    max: 500,
-    comfort: 16,
-    hint: 'How often in a lap it breaks out, at moments of its own.',
-  }),
-  lasts: integer(8, {
-    label: 'Lasts',
-    unit: 'frames',
-    min: 1,
-    max: 10_000,
-    comfort: 60,
-    retimes: true,
-    hint: 'Frames of one burst; each of its states stays for two.',
-  }),
-};
+import { burstFields, burstsOf } from '../fields';
+import { effectReach } from '../reach';
 
 const SlicesForm = form({
   ...effectBase,
@@ -59,22 +38,6 @@ const SlicesForm = form({
   ...effectReach(),
 });
 export type Slices = ValueOf<typeof SlicesForm>;
-
-/** Where in the lap each burst begins, 0..1: each in its own share of it, so that none falls into another unless they are too long. */
-const burstsOf = ({ bursts, seed: chance }: Pick<Slices, 'bursts' | 'seed'>): number[] =>
-  Array.from({ length: bursts }, (_, k) => (k + unitFrom(hash4(k, chance, 0, 81)[0])) / bursts);
-
-/** The number of the state that a burst shows on a frame of the lap, from 1; 0 outside of bursts. Every state lasts two frames. */
-export function burstAt(
-  effect: Pick<Slices, 'bursts' | 'lasts' | 'seed'>,
-  { frame, frames }: Pick<Moment, 'frame' | 'frames'>,
-): number {
-  for (const [k, begins] of burstsOf(effect).entries()) {
-    const since = (((frame - Math.floor(begins * frames)) % frames) + frames) % frames;
-    if (since < Math.min(effect.lasts, frames)) return 1 + k * 4096 + Math.floor(since / 2);
-  }
-  return 0;
-}
 
 export const slices: EffectDefinition<Slices> = {
   kind: 'slices',

@@ -1,27 +1,8 @@
-import { animated, colour, form, integer, number, tag, type ValueOf } from '../../../forms';
+import { animated, form, integer, tag, type ValueOf } from '../../../forms';
 import { evaluateAnimated } from '../../../time/animated';
 import { effectBase, type EffectDefinition } from '../definition';
+import { brightFields, TURNED } from '../fields';
 import { effectReach } from '../reach';
-
-/** Fields of what takes the light above a threshold. */
-export const brightFields = {
-  threshold: number(0.8, {
-    label: 'From',
-    min: 0,
-    max: 100,
-    comfort: 3,
-    hint: 'Light above this counts, on the picture averaged to a fixed size; up to half of it below, a little.',
-  }),
-  gain: animated(0, {
-    label: 'Gain',
-    unit: '×',
-    min: 0,
-    max: 20,
-    comfort: 3,
-    hint: 'How much of that light is added.',
-  }),
-  tint: colour('#ffffff', { label: 'Tint', hint: 'Colour it is multiplied by.' }),
-};
 
 const StarForm = form({
   ...effectBase,
@@ -33,13 +14,7 @@ const StarForm = form({
     hint: 'Rays of each star; two are a streak.',
   }),
   turn: animated(0, {
-    label: 'Turned',
-    unit: '°',
-    min: -100_000,
-    max: 100_000,
-    comfort: 180,
-    decimals: 0,
-    display: 360,
+    ...TURNED,
     hint: 'To the left; by whole points a lap it closes.',
   }),
   length: animated(0.12, {

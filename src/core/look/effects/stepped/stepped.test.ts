@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dustTurn } from '../dust/dust';
-import { startedEffect } from '../kinds';
-import { steppedFrame, steppedPhase } from './stepped';
+import { drawnPhase, startedEffect, type Effect } from '../kinds';
+import { steppedFrame } from './stepped';
 
 const lap = fc.integer({ min: 2, max: 700 });
 
@@ -31,9 +31,10 @@ describe('a picture that changes in steps', () => {
     ));
 
   it('is that of its own effect, while that is on', () => {
-    const effect = { ...startedEffect('stepped', 's'), steps: 10 };
-    expect(steppedPhase([effect], 17 / 40, 40)).toBeCloseTo(16 / 40, 12);
-    expect(steppedPhase([{ ...effect, off: true }], 17 / 40, 40)).toBe(17 / 40);
+    const effect = { ...startedEffect('stepped', 's'), steps: 10 } as Effect;
+    const others = [startedEffect('flash', 'f'), effect];
+    expect(drawnPhase(others, 17 / 40, 40)).toBeCloseTo(16 / 40, 12);
+    expect(drawnPhase([{ ...effect, off: true }], 17 / 40, 40)).toBe(17 / 40);
   });
 });
 

@@ -31,17 +31,7 @@ export const stepped: EffectDefinition<Stepped> = {
   form: SteppedForm,
   space: 'scene',
   start: { steps: 60 },
+  drawnAt: (effect, phase, frames) =>
+    framePhase(steppedFrame(effect, Math.floor(phase * frames + 1e-6), frames), frames),
   summary: ({ steps }) => `${steps} pictures a lap`,
 };
-
-/** The phase of a lap at which a frame is drawn where its picture changes in steps. */
-export function steppedPhase(
-  effects: readonly { kind: string; off: boolean }[],
-  phase: number,
-  frames: number,
-): number {
-  const own = effects.find(({ kind, off }) => kind === 'stepped' && !off);
-  if (!own) return phase;
-  const frame = Math.floor(phase * frames + 1e-6);
-  return framePhase(steppedFrame(own as Stepped, frame, frames), frames);
-}
