@@ -39,17 +39,24 @@ const FRAMES = (demoJson('salt-lattice') as { piece: Piece }).piece.lap.frames;
 const of = (kind: Effect['kind'], more: object = {}): Effect => ({ ...newEffect(kind, kind), ...more }) as Effect;
 
 /** Code values, red, green and blue of each pixel, bottom row first. */
-const codes = async (page: Page, piece: object, frameIndex = 0, { width, height } = SIZE, passes = 1) => {
+const codes = async (
+  page: Page,
+  piece: object,
+  frameIndex = 0,
+  { width, height } = SIZE,
+  passes = 1,
+  texture = false,
+) => {
   const base64 = await page.evaluate(
-    async ([p, at, w, h, n, version]) => {
+    async ([p, at, w, h, n, version, texture]) => {
       const piece = lab.parse({ format: 'isomorph', version, piece: p });
       const { api } = lab.engine;
-      const rgba = await api.pixels({ piece, frameIndex: at, width: w, height: h, passes: n, texture: false });
+      const rgba = await api.pixels({ piece, frameIndex: at, width: w, height: h, passes: n, texture });
       let text = '';
       for (let i = 0; i < rgba.length; i += 32_768) text += String.fromCharCode(...rgba.subarray(i, i + 32_768));
       return btoa(text);
     },
-    [piece, frameIndex, width, height, passes, DOCUMENT_VERSION] as const,
+    [piece, frameIndex, width, height, passes, DOCUMENT_VERSION, texture] as const,
   );
   const rgba = [...Buffer.from(base64, 'base64')];
   const row = width * 4;
@@ -379,7 +386,7 @@ test('chains of chance are on both sides of the seam the same, whatever moves in
   expect(moved).toBeGreaterThan(chains.length - 2);
 });
 
-test('a picture that changes in steps stays to the last bit, and dust is the same every lap', async ({ page }) => {
+test('a picture that changes in steps stays to the last bit', async ({ page }) => {
   const stepped = soft([of('stepped', { steps: 20 })]);
   const [first, fourth, fifth] = [
     await codes(page, stepped, 10),
@@ -389,6 +396,41 @@ test('a picture that changes in steps stays to the last bit, and dust is the sam
   expect(apart(first, await codes(page, soft([]), 10))).toBe(0);
   expect(apart(fourth, first)).toBe(0);
   expect(apart(fifth, await codes(page, soft([]), 15))).toBe(0);
+});
+
+test('dust is as much as is said, other specks after its frames, and the same a lap later', async ({ page }) => {
+  const size = { width: 320, height: 180 };
+  const specks = 40;
+  const dusty = plain('#606060', [of('dust', { specks, stays: 5, size: 0.03, light: 0.5 })]);
+  const seen = (frame: number): Promise<number[]> => codes(page, dusty, frame, size, 1, true);
+  const [first, fourth, fifth, later] = [await seen(10), await seen(14), await seen(15), await seen(110)];
+  expect([apart(first, fourth), apart(first, later)]).toEqual([0, 0]);
+  expect(apart(first, fifth)).toBeGreaterThan(50);
+  // over many turns as many as are said: those whose middle is lighter or darker than anything else
+  const grey = 0x60;
+  let [light, dark] = [0, 0];
+  for (let turn = 0; turn < 20; turn++) {
+    const picture = await seen(turn * 5);
+    for (let y = 1; y < size.height - 1; y++)
+      for (let x = 1; x < size.width - 1; x++) {
+        const own = at(picture, x, y, 0, size) - grey;
+        if (Math.abs(own) < 12) continue;
+        // one pixel of each: the last of those that are joined
+        const next = [
+          [1, 0],
+          [-1, 1],
+          [0, 1],
+          [1, 1],
+        ].some(([dx, dy]) => Math.abs(at(picture, x + dx, y + dy, 0, size) - grey) >= 12);
+        if (next) continue;
+        if (own > 0) light++;
+        else dark++;
+      }
+  }
+  expect((light + dark) / 20 / specks).toBeGreaterThan(0.7);
+  expect((light + dark) / 20 / specks).toBeLessThan(1.3);
+  expect(light / (light + dark)).toBeGreaterThan(0.4);
+  expect(light / (light + dark)).toBeLessThan(0.6);
 });
 
 test('cells of light keep the light of the picture, whatever their gap and shape', async ({ page }) => {

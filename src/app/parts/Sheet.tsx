@@ -8,11 +8,14 @@ export function Sheet({
   open,
   onClose,
   children,
+  foot,
 }: {
   title: string;
   open: boolean;
   onClose(): void;
   children: ReactNode;
+  /** below all else */
+  foot?: ReactNode;
 }) {
   return (
     <ModalOverlay isOpen={open} onOpenChange={(isOpen) => !isOpen && onClose()} isDismissable className={styles.under}>
@@ -22,6 +25,7 @@ export function Sheet({
             {title}
           </Heading>
           {children}
+          {foot ? <footer className={styles.foot}>{foot}</footer> : null}
         </Dialog>
       </Modal>
     </ModalOverlay>

@@ -71,7 +71,26 @@ export function KeptFiles({ open, onClose }: { open: boolean; onClose(): void })
     for (const file of chosen) await bringIn(file).catch((error: unknown) => say(keepingTrouble(file.name, error)));
   };
   return (
-    <Sheet title="Kept files" open={open} onClose={onClose}>
+    <Sheet
+      title="Kept files"
+      open={open}
+      onClose={onClose}
+      foot={
+        <>
+          <span>
+            {files.length > 0 ? `${files.length} ${files.length === 1 ? 'file' : 'files'}, ${size(total)}` : ''}
+          </span>
+          <span>
+            {unused.length > 1 ? (
+              <Button kind="bare" onPress={() => void remove(unused.map(({ hash }) => hash))}>
+                Remove what is not used
+              </Button>
+            ) : null}
+            <Button onPress={() => input.current?.click()}>Bring in files</Button>
+          </span>
+        </>
+      }
+    >
       {files.length === 0 ? (
         <p className={styles.empty}>
           Nothing is kept yet. Drop a font, a drawing, a picture or a clip anywhere: it is kept here, once, for all
@@ -102,19 +121,6 @@ export function KeptFiles({ open, onClose }: { open: boolean; onClose(): void })
           ))}
         </ul>
       )}
-      <footer className={styles.foot}>
-        <span>
-          {files.length > 0 ? `${files.length} ${files.length === 1 ? 'file' : 'files'}, ${size(total)}` : ''}
-        </span>
-        <span>
-          {unused.length > 1 ? (
-            <Button kind="bare" onPress={() => void remove(unused.map(({ hash }) => hash))}>
-              Remove what is not used
-            </Button>
-          ) : null}
-          <Button onPress={() => input.current?.click()}>Bring in files</Button>
-        </span>
-      </footer>
       <FileInput ref={input} label="Files to keep" accept={ANY_FILE} many onChoose={(files) => void take(files)} />
     </Sheet>
   );

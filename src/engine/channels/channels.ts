@@ -6,6 +6,7 @@ import type { Shot } from '../frame/shot';
 import { matterTarget, type Targets } from '../frame/targets';
 import { setPass, type Pass, type View } from '../frame/view';
 import type { Gpu } from '../gl/gpu';
+import { Sized } from '../gl/sized';
 import { fullscreenMaterial } from '../gl/quad';
 import { emptyMatter } from '../gl/target';
 import directionSource from '../matter/direction.glsl?raw';
@@ -17,7 +18,7 @@ const MIDDLE: Pass = { lens: { x: 0, y: 0, a: 0.5, b: 0.5, t: 0.5 }, index: 0, t
 
 /** Draws a channel of a frame in place of its picture. */
 export class Channels {
-  private surface: THREE.WebGLRenderTarget | null = null;
+  private readonly surfaces = new Sized(matterTarget);
   private readonly material: THREE.RawShaderMaterial;
   private readonly own = {
     uSurface: { value: null as THREE.Texture | null },
@@ -37,15 +38,12 @@ export class Channels {
   }
 
   /** Draws what the frame's own moment shows of depths and normals. */
-  private seen(piece: Piece, shot: Shot, shown: ShownLayers, { width, height }: Targets): THREE.Texture {
-    if (this.surface?.width !== width || this.surface.height !== height) {
-      this.surface?.dispose();
-      this.surface = matterTarget(width, height);
-    }
+  private seen(piece: Piece, shot: Shot, shown: ShownLayers, targets: Targets): THREE.Texture {
+    const surface = this.surfaces.at(targets);
     setPass(this.view, piece, shot, MIDDLE, shown.solid, new Map());
-    emptyMatter(this.gpu.renderer, this.surface);
-    drawMatter(shown.matter, 0.5, this.surface);
-    return this.surface.textures[0];
+    emptyMatter(this.gpu.renderer, surface);
+    drawMatter(shown.matter, 0.5, surface);
+    return surface.textures[0];
   }
 
   /** @param to where its numbers go; null for the canvas, to be looked at */
@@ -66,7 +64,7 @@ export class Channels {
   }
 
   dispose(): void {
-    this.surface?.dispose();
+    this.surfaces.dispose();
     this.material.dispose();
   }
 }

@@ -1,33 +1,31 @@
-import * as THREE from 'three';
+import type * as THREE from 'three';
 import type { Gpu } from '../gl/gpu';
+import { Sized } from '../gl/sized';
 import { fullscreenMaterial } from '../gl/quad';
 import { floatTarget } from '../gl/target';
 import rangeFragment from './range.frag.glsl?raw';
 
 /** Paints over a picture where it is at the ends of its range. */
 export class RangePaint {
-  private picture: THREE.WebGLRenderTarget | null = null;
+  private readonly pictures = new Sized((width, height) => floatTarget(width, height));
   private readonly material = fullscreenMaterial(rangeFragment, { uPicture: { value: null } });
 
   constructor(private readonly gpu: Gpu) {}
 
   /** @param shown draws the picture without what is noise by nature */
   draw(
-    { width, height }: { width: number; height: number },
+    size: { width: number; height: number },
     shown: (target: THREE.WebGLRenderTarget) => void,
     to: THREE.WebGLRenderTarget | null,
   ): void {
-    if (this.picture?.width !== width || this.picture.height !== height) {
-      this.picture?.dispose();
-      this.picture = floatTarget(width, height);
-    }
-    shown(this.picture);
-    this.material.uniforms.uPicture.value = this.picture.texture;
+    const picture = this.pictures.at(size);
+    shown(picture);
+    this.material.uniforms.uPicture.value = picture.texture;
     this.gpu.quad.draw(this.gpu.renderer, this.material, to);
   }
 
   dispose(): void {
-    this.picture?.dispose();
+    this.pictures.dispose();
     this.material.dispose();
   }
 }

@@ -3,6 +3,7 @@ import { joinSources } from '../../core/kernel/kernel';
 import { actingEffects, type Effect } from '../../core/look/effects/kinds';
 import { sources as maskSources } from '../../core/look/effects/mask.gen';
 import { fullscreenMaterial } from '../gl/quad';
+import { Sized } from '../gl/sized';
 import { floatTarget } from '../gl/target';
 import type { Gpu } from '../gl/gpu';
 import { mixed, mixingHead, mixingOf, mixingUniforms, setMixing } from './mixing';
@@ -17,8 +18,6 @@ interface Stretch {
   effects: { index: number; running: RunningEffect<Effect>; mixing: ReturnType<typeof mixingUniforms> }[];
   material: THREE.RawShaderMaterial;
 }
-
-type Picture = Pick<THREE.WebGLRenderTarget, 'width' | 'height'>;
 
 /** Where the names of an effect's GLSL stand for those of its place in the chain. */
 const placed = (text: string, index: number): string => text.replaceAll('effect_', `e${index}_`);
@@ -61,7 +60,8 @@ function stretches(effects: readonly Effect[]): number[] {
 /** The programs that draw one order of effects. */
 class Chain {
   private readonly stretches: Stretch[];
-  private between: THREE.WebGLRenderTarget[] = [];
+  /** what one stretch hands to the next, in turns */
+  private readonly between = [0, 1].map(() => new Sized((width, height) => floatTarget(width, height)));
 
   constructor(
     private readonly gpu: Gpu,
@@ -86,14 +86,6 @@ class Chain {
     });
   }
 
-  /** A picture of the same size, for what one stretch hands to the next. */
-  private room(at: number, { width, height }: Picture): THREE.WebGLRenderTarget {
-    const known = this.between.at(at % 2);
-    if (known?.width === width && known.height === height) return known;
-    known?.dispose();
-    return (this.between[at % 2] = floatTarget(width, height));
-  }
-
   run(
     effects: readonly Effect[],
     light: THREE.WebGLRenderTarget,
@@ -107,7 +99,7 @@ class Chain {
         running.prepare(effects[index], source, frame);
       }
       const last = s === this.stretches.length - 1;
-      const to = last ? target : this.room(s, light);
+      const to = last ? target : this.between[s % 2].at(light);
       const { uSource, uPicture, uFrame } = material.uniforms;
       uSource.value = source.texture;
       (uPicture.value as THREE.Vector2).set(light.width, light.height);
@@ -123,7 +115,6 @@ class Chain {
       material.dispose();
     }
     for (const target of this.between) target.dispose();
-    this.between = [];
   }
 }
 

@@ -15,6 +15,7 @@ import { Slots, type Slot } from '../channels/slots';
 import { EffectComposer } from '../effects/chain';
 import { Context } from '../gl/context';
 import type { Gpu } from '../gl/gpu';
+import { Sized } from '../gl/sized';
 import { Quad, Stage } from '../gl/quad';
 import { emptyMatter, floatTarget } from '../gl/target';
 import { Shadows } from '../shadows/shadows';
@@ -89,7 +90,7 @@ export class Renderer {
   private readonly channels: Channels;
   private readonly range: RangePaint;
   private readonly picture: ShownPicture;
-  private targets: Targets | null = null;
+  private readonly targets = new Sized((width, height) => new Targets(width, height));
   /** the linear light of the frame that was drawn last */
   private light: THREE.WebGLRenderTarget | null = null;
   private piece: Piece | null = null;
@@ -201,7 +202,7 @@ export class Renderer {
   /** Works out all that does not change from pass to pass. */
   private begin(piece: Piece, request: FrameRequest): Frame {
     const { view } = this;
-    const targets = this.targetsFor(request);
+    const targets = this.targets.at(request);
     const shot = shotAt(piece, request.phase, request.width);
     setFrame(view, piece, shot, request);
     this.sum.setLook(piece, request.phase);
@@ -261,14 +262,6 @@ export class Renderer {
       this.effects.run(piece.look.effects, light, target, { ...moment, texture, slotOf, sunAt });
     if (channel.of === 'range') this.range.draw(request, (target) => run(target, false), to);
     else run(to, request.texture);
-  }
-
-  private targetsFor({ width, height }: FrameRequest): Targets {
-    if (this.targets?.width !== width || this.targets.height !== height) {
-      this.targets?.dispose();
-      this.targets = new Targets(width, height);
-    }
-    return this.targets;
   }
 
   /** The canvas as encoded sRGB bytes, top row first. */
@@ -331,7 +324,7 @@ export class Renderer {
     this.mirrors.dispose();
     this.panoramas.dispose();
     this.slides.dispose();
-    this.targets?.dispose();
+    this.targets.dispose();
     this.slots.dispose();
     this.channels.dispose();
     this.range.dispose();

@@ -4,6 +4,7 @@ import type { ShownMatter } from '../frame/layers';
 import type { View } from '../frame/view';
 import viewSource from '../frame/view.glsl?raw';
 import type { Gpu } from '../gl/gpu';
+import { Sized } from '../gl/sized';
 import { ADDITIVE, fullscreenMaterial } from '../gl/quad';
 import { emptyMatter, floatTarget } from '../gl/target';
 import composeFragment from './compose.frag.glsl?raw';
@@ -47,7 +48,7 @@ export class GlassStage {
   };
   private readonly copy: THREE.RawShaderMaterial;
   private readonly compose: THREE.RawShaderMaterial;
-  private room: Room | null = null;
+  private readonly rooms = new Sized((width, height) => new Room(width, height));
 
   constructor(
     private readonly gpu: Gpu,
@@ -61,11 +62,8 @@ export class GlassStage {
   /** Where the light of a pass goes, with the depth in alpha, before its glass is drawn. */
   begin(): THREE.WebGLRenderTarget {
     const { x: width, y: height } = this.view.uPicture.value;
-    if (this.room?.width !== width || this.room.height !== height) {
-      this.room?.dispose();
-      this.room = new Room(width, height);
-    }
-    return this.room.lit;
+    const room = this.rooms.at({ width, height });
+    return room.lit;
   }
 
   /**
@@ -79,7 +77,8 @@ export class GlassStage {
     share: number,
     keepsDepth: boolean,
   ): void {
-    const { gpu, view, room, own } = this;
+    const { gpu, view, own } = this;
+    const room = this.rooms.last;
     if (!room) return;
     view.uBehind.value = room.lit.texture;
     gpu.quad.draw(gpu.renderer, this.copy, room.behind);
@@ -105,7 +104,7 @@ export class GlassStage {
   }
 
   dispose(): void {
-    this.room?.dispose();
+    this.rooms.dispose();
     this.copy.dispose();
     this.compose.dispose();
   }

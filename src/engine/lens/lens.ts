@@ -1,6 +1,7 @@
 import * as THREE from 'three';
 import { apertureCells } from '../../core/lens/cells';
 import { ADDITIVE, fullscreenMaterial } from '../gl/quad';
+import { Sized } from '../gl/sized';
 import type { Gpu } from '../gl/gpu';
 import { floatTarget } from '../gl/target';
 import type { Shot } from '../frame/shot';
@@ -71,7 +72,7 @@ export class FewPassLens {
   private readonly gather: THREE.RawShaderMaterial;
   private readonly add: THREE.RawShaderMaterial;
   private readonly back = new THREE.Matrix4();
-  private room: Room | null = null;
+  private readonly rooms = new Sized((width, height) => new Room(width, height));
   private aperture = '';
 
   constructor(
@@ -95,17 +96,14 @@ export class FewPassLens {
     const { view, own } = this;
     if (passes >= ENOUGH_PASSES) return null;
     const { x: width, y: height } = view.uPicture.value;
-    if (this.room?.width !== width || this.room.height !== height) {
-      this.room?.dispose();
-      this.room = new Room(width, height);
-    }
+    const room = this.rooms.at({ width, height });
     const most = MOST_SHARE * height;
     own.uSpread.value.set(1 / Math.sqrt(passes), 1 / passes, most);
     this.back.copy(view.uView.value).invert();
     own.uToOpen.value.multiplyMatrices(shot.open, this.back);
     own.uToClose.value.multiplyMatrices(shot.close, this.back);
     this.setAperture();
-    return this.room.sharp;
+    return room.sharp;
   }
 
   private setAperture(): void {
@@ -120,7 +118,8 @@ export class FewPassLens {
 
   /** Spreads the light that was drawn where {@link begin} said, adds it to the frame, and lets it hide what is drawn behind it. */
   end(target: THREE.WebGLRenderTarget): void {
-    const { gpu, own, view, room } = this;
+    const { gpu, own, view } = this;
+    const room = this.rooms.last;
     if (!room) return;
     own.uSharp.value = room.sharp.texture;
     gpu.quad.draw(gpu.renderer, this.reach, room.reach);
@@ -141,7 +140,7 @@ export class FewPassLens {
   }
 
   dispose(): void {
-    this.room?.dispose();
+    this.rooms.dispose();
     for (const material of [this.reach, this.spread, this.gather, this.add]) material.dispose();
   }
 }

@@ -17,6 +17,7 @@ function useOther(other: Piece | null, frameIndex: number, size: { width: number
   useEffect(() => {
     if (!other || width < 16 || height < 16) return;
     let live = true;
+    const urls: string[] = [];
     const timer = setTimeout(() => {
       void (async () => {
         try {
@@ -26,10 +27,8 @@ function useOther(other: Piece | null, frameIndex: number, size: { width: number
             );
             if (!live) return;
             const url = URL.createObjectURL(blob);
-            setShown((before) => {
-              if (before) URL.revokeObjectURL(before.url);
-              return { url, of: other, frameIndex };
-            });
+            urls.push(url);
+            setShown({ url, of: other, frameIndex });
             setFailed(null);
           }
         } catch (error) {
@@ -40,9 +39,9 @@ function useOther(other: Piece | null, frameIndex: number, size: { width: number
     return () => {
       live = false;
       clearTimeout(timer);
+      for (const url of urls) URL.revokeObjectURL(url);
     };
   }, [other, frameIndex, width, height]);
-  useEffect(() => () => setShown((last) => (last && URL.revokeObjectURL(last.url), null)), []);
   const fresh = shown?.of === other && shown?.frameIndex === frameIndex;
   return { url: fresh ? shown.url : null, failed };
 }

@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import type { PictureReport } from '../../../engine/protocol';
 import { BandHead } from '../../parts/BandHead';
 import { token } from '../../parts/Canvas';
+import { axisTicks, frameAxis } from '../../parts/chartAxis';
 import { usePiece } from '../../state/bench';
 import { useSeam } from './check';
 import styles from './Seam.module.css';
@@ -66,20 +67,8 @@ function Bars({ report }: { report: PictureReport }) {
         responsive: true,
         maintainAspectRatio: false,
         scales: {
-          x: {
-            grid: { display: false },
-            ticks: {
-              color: token('faint'),
-              maxTicksLimit: 9,
-              font: { family: token('numbers'), size: 10 },
-              maxRotation: 0,
-            },
-          },
-          y: {
-            beginAtZero: true,
-            grid: { color: token('line') },
-            ticks: { color: token('faint'), maxTicksLimit: 4, font: { family: token('numbers'), size: 10 } },
-          },
+          x: frameAxis(),
+          y: { beginAtZero: true, grid: { color: token('line') }, ticks: axisTicks(4) },
         },
         plugins: { tooltip: { callbacks: { label: (item) => `${Number(item.raw).toFixed(2)} code values` } } },
       },

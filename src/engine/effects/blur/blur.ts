@@ -2,6 +2,7 @@ import * as THREE from 'three';
 import type { Blur } from '../../../core/look/effects/blur/blur';
 import { evaluateAnimated, type Animated } from '../../../core/time/animated';
 import { fullscreenMaterial } from '../../gl/quad';
+import { Sized } from '../../gl/sized';
 import { floatTarget } from '../../gl/target';
 import heldSource from '../held.glsl?raw';
 import type { EffectProgram } from '../program';
@@ -25,12 +26,7 @@ export const blur: EffectProgram<Blur> = {
       uAngle: { value: 0 },
     };
     const material = fullscreenMaterial(heldSource + blurFragment, uniforms);
-    let rooms: THREE.WebGLRenderTarget[] = [];
-    const roomsFor = ({ width, height }: THREE.WebGLRenderTarget): THREE.WebGLRenderTarget[] => {
-      if (rooms[0]?.width === width && rooms[0].height === height) return rooms;
-      for (const room of rooms) room.dispose();
-      return (rooms = [floatTarget(width, height), floatTarget(width, height)]);
-    };
+    const rooms = [0, 1].map(() => new Sized((width, height) => floatTarget(width, height)));
     return {
       uniforms: shown,
       prepare({ way, long, turn, aside, above }, source, { phase }) {
@@ -53,7 +49,7 @@ export const blur: EffectProgram<Blur> = {
           uniforms.uFactor.value = way === 'zoom' ? 2 * by * far : 0;
           uniforms.uAngle.value = way === 'spin' ? 2 * by * far : 0;
           uniforms.uSource.value = from.texture;
-          const to = roomsFor(source)[pass % 2];
+          const to = rooms[pass % 2].at(source);
           quad.draw(renderer, material, to);
           from = to;
         }

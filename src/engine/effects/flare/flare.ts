@@ -5,6 +5,7 @@ import { sources } from '../../../core/look/effects/flare/flare.gen';
 import { evaluateAnimated } from '../../../core/time/animated';
 import { joinSources } from '../../../core/kernel/kernel';
 import { ADDITIVE, bareGeometry, fullscreenMaterial, rawMaterial } from '../../gl/quad';
+import { Sized } from '../../gl/sized';
 import { emptyLight, floatTarget } from '../../gl/target';
 import type { Gpu } from '../../gl/gpu';
 import type { EffectProgram } from '../program';
@@ -41,7 +42,7 @@ class Room extends BrightPicture {
 /** Finds the brightest lights of pictures and draws flares of them, without anything being read back. */
 class Flares {
   private readonly taker: Taker;
-  private room: Room | null = null;
+  private readonly rooms = new Sized((width, height) => new Room(width, height));
   private readonly cells: THREE.RawShaderMaterial;
   private readonly around = fullscreenMaterial(aroundFragment, { uCells: { value: null } });
   private readonly chosen: THREE.RawShaderMaterial;
@@ -73,18 +74,10 @@ class Flares {
     });
   }
 
-  private roomFor({ width, height }: THREE.WebGLRenderTarget): Room {
-    if (this.room?.width !== width || this.room.height !== height) {
-      this.room?.dispose();
-      this.room = new Room(width, height);
-    }
-    return this.room;
-  }
-
   /** The flares of a picture, at the reference size. */
   draw(picture: THREE.WebGLRenderTarget, effect: Flare, phase: number): THREE.Texture {
     const { renderer, quad, stage } = this.gpu;
-    const room = this.roomFor(picture);
+    const room = this.rooms.at(picture);
     const [colours, moments, lights, flares] = room.grids;
     this.taker.take(picture, { threshold: effect.threshold, light: [1, 1, 1] }, room);
     this.taker.halver.draw(room.bright, room.half, HALVING);
@@ -124,7 +117,7 @@ class Flares {
   }
 
   dispose(): void {
-    this.room?.dispose();
+    this.rooms.dispose();
     this.taker.dispose();
     this.mesh.geometry.dispose();
     for (const material of [this.cells, this.around, this.chosen, this.mesh.material]) material.dispose();

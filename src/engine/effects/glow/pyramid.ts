@@ -3,6 +3,7 @@ import type { Rgb } from '../../../core/colour/colour';
 import { colourAt } from '../../../core/colour/animated';
 import { MOST_GLOWS, type GlowLayer } from '../../../core/look/effects/glow/glow';
 import { fullscreenMaterial } from '../../gl/quad';
+import { Sized } from '../../gl/sized';
 import { floatTarget } from '../../gl/target';
 import type { Gpu, Uniforms } from '../../gl/gpu';
 import brightSource from '../spread/bright.glsl?raw';
@@ -101,23 +102,15 @@ export class GlowPyramid {
   });
 
   private readonly halver: Halver;
-  private sizes: Sizes | null = null;
+  private readonly sizes = new Sized((width, height) => new Sizes(width, height));
 
   constructor(private readonly gpu: Gpu) {
     this.halver = new Halver(gpu);
   }
 
-  private sizesFor({ width, height }: THREE.WebGLRenderTarget): Sizes {
-    if (this.sizes?.width !== width || this.sizes.height !== height) {
-      this.sizes?.dispose();
-      this.sizes = new Sizes(width, height);
-    }
-    return this.sizes;
-  }
-
   /** @param near takes what glows at the finest level: uniforms of `brightGlsl('effect_')` */
   gather(light: THREE.WebGLRenderTarget, layers: readonly GlowLayer[], near: Uniforms, phase: number): Gathered {
-    const sizes = this.sizesFor(light);
+    const sizes = this.sizes.at(light);
     const glows = layers
       .filter(({ gain }) => gain > 0)
       .map((glow): Placed => {
@@ -156,7 +149,7 @@ export class GlowPyramid {
   }
 
   dispose(): void {
-    this.sizes?.dispose();
+    this.sizes.dispose();
     this.halver.dispose();
     this.upMaterial.dispose();
   }

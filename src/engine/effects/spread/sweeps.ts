@@ -1,5 +1,6 @@
 import * as THREE from 'three';
 import { ADDITIVE, fullscreenMaterial } from '../../gl/quad';
+import { Sized } from '../../gl/sized';
 import { emptyLight } from '../../gl/target';
 import type { Gpu } from '../../gl/gpu';
 import { BrightPicture, Taker, type Bright } from './bright';
@@ -51,7 +52,7 @@ export class Sweeps {
   private readonly onward = fullscreenMaterial(sweepFragment, this.uniforms);
   private readonly adding = fullscreenMaterial(sweepFragment, this.uniforms, ADDITIVE);
   private readonly taker: Taker;
-  private room: Room | null = null;
+  private readonly rooms = new Sized((width, height) => new Room(width, height));
 
   constructor(private readonly gpu: Gpu) {
     this.taker = new Taker(gpu);
@@ -59,20 +60,12 @@ export class Sweeps {
 
   /** Pixels of the reference's shorter side. */
   sideFor(picture: THREE.WebGLRenderTarget): number {
-    return this.roomFor(picture).reference.side;
-  }
-
-  private roomFor({ width, height }: THREE.WebGLRenderTarget): Room {
-    if (this.room?.width !== width || this.room.height !== height) {
-      this.room?.dispose();
-      this.room = new Room(width, height);
-    }
-    return this.room;
+    return this.rooms.at(picture).reference.side;
   }
 
   /** All light that is swept, at the reference size. */
   gather(picture: THREE.WebGLRenderTarget, bright: Bright, sweeps: readonly Sweep[]): THREE.Texture {
-    const room = this.roomFor(picture);
+    const room = this.rooms.at(picture);
     this.taker.take(picture, bright, room);
     emptyLight(this.gpu.renderer, room.sum);
     for (const sweep of sweeps) this.sweep(room, sweep);
@@ -102,7 +95,7 @@ export class Sweeps {
   }
 
   dispose(): void {
-    this.room?.dispose();
+    this.rooms.dispose();
     this.taker.dispose();
     for (const material of [this.onward, this.adding]) material.dispose();
   }

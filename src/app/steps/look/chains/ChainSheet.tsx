@@ -95,8 +95,21 @@ function usePictures(piece: Piece, frameIndex: number, offered: readonly Offered
 
 /** Chains that ship, that were kept, and those of other pieces: to be taken over, kept, written to files. */
 export function ChainSheet({ open, onClose }: { open: boolean; onClose(): void }) {
+  const piece = usePiece();
   return (
-    <Sheet title="Chains of effects" open={open} onClose={onClose}>
+    <Sheet
+      title="Chains of effects"
+      open={open}
+      onClose={onClose}
+      foot={
+        <>
+          <span>A file of effects that is dropped anywhere is kept and taken over.</span>
+          <Button kind="accent" onPress={() => void keepChain({ name: piece.name, effects: piece.look.effects })}>
+            Keep those of this piece
+          </Button>
+        </>
+      }
+    >
       {open ? <Chains onClose={onClose} /> : null}
     </Sheet>
   );
@@ -155,12 +168,6 @@ function Chains({ onClose }: { onClose(): void }) {
           ),
         )}
       </div>
-      <footer className={styles.foot}>
-        <span>A file of effects that is dropped anywhere is kept and taken over.</span>
-        <Button kind="accent" onPress={() => void keepChain({ name: piece.name, effects: piece.look.effects })}>
-          Keep those of this piece
-        </Button>
-      </footer>
     </>
   );
 }

@@ -6,6 +6,7 @@ import { framePhase } from '../../../../core/time/lap';
 import { BandHead } from '../../../parts/BandHead';
 import { Button } from '../../../parts/Button';
 import { token } from '../../../parts/Canvas';
+import { axisTicks, frameAxis } from '../../../parts/chartAxis';
 import { Progress } from '../../../parts/Progress';
 import { bench, usePiece } from '../../../state/bench';
 import { player } from '../../../state/player';
@@ -151,25 +152,12 @@ function Lines({ levels }: { levels: LapLevels }) {
         interaction: { mode: 'index', intersect: false },
         onClick: (_, [item]) => item && player.seek(framePhase(item.index, frames)),
         scales: {
-          x: {
-            grid: { display: false },
-            ticks: {
-              color: token('faint'),
-              maxTicksLimit: 9,
-              font: { family: token('numbers'), size: 10 },
-              maxRotation: 0,
-            },
-          },
+          x: frameAxis(),
           y: {
             min: 0,
             max: 100,
             grid: { color: token('line') },
-            ticks: {
-              color: token('faint'),
-              maxTicksLimit: 5,
-              font: { family: token('numbers'), size: 10 },
-              callback: (v) => `${v} %`,
-            },
+            ticks: { ...axisTicks(5), callback: (v) => `${v} %` },
           },
         },
         plugins: {
