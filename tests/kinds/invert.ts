@@ -13,6 +13,7 @@ export type Invert = ValueOf<typeof InvertForm>;
 export const invert: EffectDefinition<Invert> = {
   kind: 'invert',
   label: 'Invert',
+  family: 'colour',
   describe: 'Light becomes dark.',
   form: InvertForm,
   space: 'display',

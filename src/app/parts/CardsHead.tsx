@@ -16,7 +16,7 @@ export function CardsHead({
       <h2 className={tone ? styles[tone] : ''} aria-live="polite">
         {title}
       </h2>
-      {children}
+      <span>{children}</span>
     </header>
   );
 }

@@ -8,6 +8,7 @@ import {
   type Effect,
   type EffectKind,
 } from '../../../core/look/effects/kinds';
+import { FAMILIES } from '../../../core/look/effects/definition';
 import { lackOf } from '../../../core/world/lacks';
 import { AddMenu } from '../../parts/AddMenu';
 import { Button } from '../../parts/Button';
@@ -29,8 +30,14 @@ const EDITORS: Partial<Record<EffectKind, (props: { index: number }) => ReactNod
   grade: GradeWheels,
 };
 
-/** Kinds of effect that can be added: a look always has those it cannot be without. */
-const ADDED = EFFECTS.names.filter((kind) => !effectOf(kind).always).map((kind) => ({ ...effectOf(kind), kind }));
+const familyOf = (kind: EffectKind): string => FAMILIES[effectOf(kind).family];
+
+/** Kinds of effect that can be added, family by family: a look always has those it cannot be without. */
+const ADDED = Object.values(FAMILIES).flatMap((family) =>
+  EFFECTS.names
+    .filter((kind) => !effectOf(kind).always && familyOf(kind) === family)
+    .map((kind) => ({ ...effectOf(kind), kind })),
+);
 
 /** The list stands in the order in which its effects act: what it shows is what is done. */
 const setEffects = (effects: readonly Effect[]): void => bench.set(['look', 'effects'], inOrder(effects));
@@ -53,7 +60,13 @@ export function EffectCards() {
       <CardsHead title="Effects">
         <Button onPress={() => setChains(true)}>Chains</Button>
         <ChainSheet open={chains} onClose={() => setChains(false)} />
-        <AddMenu words="Add" label="Add an effect" kinds={ADDED} onAdd={(kind) => add(effects, kind)} />
+        <AddMenu
+          words="Add"
+          label="Add an effect"
+          kinds={ADDED}
+          groupOf={familyOf}
+          onAdd={(kind) => add(effects, kind)}
+        />
       </CardsHead>
       <Reorder ids={effects.map(({ id }) => id)} onMove={(id, over) => setEffects(movedOver(effects, id, over))}>
         {effects.map((effect, index) => {

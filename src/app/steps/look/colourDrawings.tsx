@@ -13,6 +13,8 @@ import type { Tint } from '../../../core/look/effects/tint/tint';
 import { evaluateAnimated } from '../../../core/time/animated';
 import { FileLook } from '../../parts/FileLook';
 
+import styles from './Look.module.css';
+
 // The small drawings of effects that change colours.
 
 /** The colour that a white balance gives to a grey. */
@@ -87,6 +89,12 @@ function GradientRamp({ of, phase }: { of: AnimatedGradient; phase: number }) {
 const gradientMap = ({ colours }: GradientMap, phase: number): ReactNode => <GradientRamp of={colours} phase={phase} />;
 
 const table = ({ file }: Table): ReactNode =>
-  file ? <FileLook file={file} kind="table" /> : <svg viewBox="0 0 44 32" width="44" height="32" />;
+  file ? (
+    <span className={styles.drawn}>
+      <FileLook file={file} kind="table" />
+    </span>
+  ) : (
+    <svg viewBox="0 0 44 32" width="44" height="32" />
+  );
 
 export { balance, curves, grade, gradientMap, table, tint };

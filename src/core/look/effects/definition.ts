@@ -10,10 +10,19 @@ import { evaluateAnimated, type Animated } from '../../time/animated';
 export type Space = 'scene' | 'tone' | 'display';
 export const SPACES: readonly Space[] = ['scene', 'tone', 'display'];
 
+/** What kinds are offered together as. */
+export const FAMILIES = {
+  light: 'Light',
+  colour: 'Colour',
+  lens: 'Lens and film',
+  screen: 'Screen and frame',
+} as const;
+
 /** What the core and the interface know about one kind of effect. One definition per folder of `effects/`; its program is the engine's. */
 export interface EffectDefinition<E extends object> {
   kind: string;
   label: string;
+  family: keyof typeof FAMILIES;
   /** one sentence */
   describe: string;
   form: Form<E>;

@@ -87,7 +87,7 @@ export function BandingBand({ title }: { title: ReactNode }) {
                 {shows
                   ? `At worst they are ${timesWords(bands.worst)} times as strong as what can just be seen.`
                   : bands.worstBare > 1
-                    ? `Without dither they would be ${timesWords(bands.worstBare)} times as strong as what can just be seen; ${bands.worst < 0.05 ? 'nothing of them is left' : `${timesWords(bands.worst)} times is left`}.`
+                    ? `Values that are only rounded would show steps ${timesWords(bands.worstBare)} times as strong as what can just be seen; dither and grain leave ${bands.worst < 0.05 ? 'nothing of them' : `${timesWords(bands.worst)} times`}.`
                     : 'There is no gradient slow enough for steps to show.'}
               </p>
               {shows && !isSmooth(piece) ? (

@@ -59,12 +59,9 @@ export function LevelsBand({ title }: { title: ReactNode }) {
 }
 
 const readings = ({ dark, bright, average, over }: Tones): string =>
-  [
-    `average ${percent(average)}`,
-    `dark ${percent(dark)}`,
-    `near white ${percent(bright)}`,
-    `at full ${percent(over)}`,
-  ].join(' · ');
+  [`average ${percent(average)}`, `dark ${percent(dark)}`, `white ${percent(bright)}`, `full ${percent(over)}`].join(
+    ' · ',
+  );
 
 const LINES = [0, 0.25, 0.5, 0.75, 1] as const;
 

@@ -38,6 +38,7 @@ export const balanceAt = ({ white, green }: Pick<Balance, 'white' | 'green'>, ph
 export const balance: EffectDefinition<Balance> = {
   kind: 'balance',
   label: 'White balance',
+  family: 'colour',
   describe: 'Warmer or cooler, as an eye that has adapted to the light.',
   form: BalanceForm,
   space: 'scene',

@@ -54,6 +54,7 @@ export type Blocks = ValueOf<typeof BlocksForm>;
 export const blocks: EffectDefinition<Blocks> = {
   kind: 'blocks',
   label: 'Blocks',
+  family: 'screen',
   describe: 'Blocks of the picture show another place of it, some coarsely, in short bursts.',
   form: BlocksForm,
   space: 'display',

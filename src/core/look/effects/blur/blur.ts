@@ -51,6 +51,7 @@ const WAYS: Record<Blur['way'], string> = { line: 'along a line', zoom: 'from a 
 export const blur: EffectDefinition<Blur> = {
   kind: 'blur',
   label: 'Blur',
+  family: 'lens',
   describe: 'The picture blurred along a line, from a place, or around one.',
   form: BlurForm,
   space: 'scene',

@@ -45,6 +45,7 @@ export type Corner = ValueOf<typeof CornerForm>;
 export const corner: EffectDefinition<Corner> = {
   kind: 'corner',
   label: 'Corner light',
+  family: 'light',
   describe: 'Light that leaks in from beyond the picture.',
   form: CornerForm,
   space: 'scene',

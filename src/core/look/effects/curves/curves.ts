@@ -38,6 +38,7 @@ const bent = (knots: readonly number[]): boolean => knots.some((v, i) => Math.ab
 export const curves: EffectDefinition<Curves> = {
   kind: 'curves',
   label: 'Curves',
+  family: 'colour',
   describe: 'Tones bent by a curve, of all channels and of each; on what the display shows.',
   form: CurvesForm,
   space: 'display',

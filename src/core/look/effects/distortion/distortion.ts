@@ -23,6 +23,7 @@ export type Distortion = ValueOf<typeof DistortionForm>;
 export const distortion: EffectDefinition<Distortion> = {
   kind: 'distortion',
   label: 'Distortion',
+  family: 'lens',
   describe: 'Straight lines bend, as through a wide or a long lens.',
   form: DistortionForm,
   space: 'scene',

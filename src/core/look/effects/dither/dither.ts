@@ -21,6 +21,7 @@ export type Dither = ValueOf<typeof DitherForm>;
 export const dither: EffectDefinition<Dither> = {
   kind: 'dither',
   label: 'Dither',
+  family: 'lens',
   describe: 'A breath of noise that keeps dark gradients from banding.',
   form: DitherForm,
   space: 'display',

@@ -57,6 +57,7 @@ export function dustTurn({ stays }: Pick<Dust, 'stays'>, frame: number, frames: 
 export const dust: EffectDefinition<Dust> = {
   kind: 'dust',
   label: 'Dust',
+  family: 'lens',
   describe: 'Specks on the film, others every few frames, the same every lap.',
   form: DustForm,
   space: 'display',

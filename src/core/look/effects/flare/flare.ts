@@ -54,6 +54,7 @@ export const GHOSTS: readonly { at: number; size: number; tint: readonly [number
 export const flare: EffectDefinition<Flare> = {
   kind: 'flare',
   label: 'Flares',
+  family: 'light',
   describe: 'Shine, ring, streak and ghosts of a lens, on the brightest lights alone.',
   form: FlareForm,
   space: 'scene',

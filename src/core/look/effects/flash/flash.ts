@@ -65,6 +65,7 @@ export function flashAt({ beats, shift, fades }: Pick<Flash, 'beats' | 'shift' |
 export const flash: EffectDefinition<Flash> = {
   kind: 'flash',
   label: 'Flash',
+  family: 'light',
   describe: 'The picture lights up on every beat and fades.',
   form: FlashForm,
   space: 'scene',

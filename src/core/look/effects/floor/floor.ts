@@ -48,6 +48,7 @@ export type Floor = ValueOf<typeof FloorForm>;
 export const floor: EffectDefinition<Floor> = {
   kind: 'floor',
   label: 'Mirror floor',
+  family: 'screen',
   describe: 'Below a line the picture is seen once more, upside down, longer and rougher the farther down.',
   form: FloorForm,
   space: 'scene',

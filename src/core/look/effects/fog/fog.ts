@@ -46,6 +46,7 @@ export const fogAsks = ({ begins, distance }: Fog, phase: number): Asked => ({
 export const fog: EffectDefinition<Fog> = {
   kind: 'fog',
   label: 'Depth fog',
+  family: 'light',
   describe:
     'What is far away fades to a colour, by the depth of the finished picture; light that is added fades with what is behind it.',
   form: FogForm,

@@ -28,6 +28,7 @@ export type Fold = ValueOf<typeof FoldForm>;
 export const fold: EffectDefinition<Fold> = {
   kind: 'fold',
   label: 'Mirrored',
+  family: 'screen',
   describe: 'One part of the picture mirrored onto all others about its middle.',
   form: FoldForm,
   space: 'scene',

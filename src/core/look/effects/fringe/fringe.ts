@@ -23,6 +23,7 @@ export type Fringe = ValueOf<typeof FringeForm>;
 export const fringe: EffectDefinition<Fringe> = {
   kind: 'fringe',
   label: 'Edge fringing',
+  family: 'lens',
   describe: 'A lens that bends red and blue differently: colours part towards the corners.',
   form: FringeForm,
   space: 'scene',

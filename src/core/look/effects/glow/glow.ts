@@ -48,6 +48,7 @@ export type Glow = ValueOf<typeof GlowForm>;
 export const glow: EffectDefinition<Glow> = {
   kind: 'glow',
   label: 'Glow',
+  family: 'light',
   describe: 'Bright light spreads around itself, near and wide.',
   form: GlowForm,
   space: 'scene',

@@ -109,6 +109,7 @@ export function gradeAt(effect: Grade, phase: number): Record<Wheel, [number, nu
 export const grade: EffectDefinition<Grade> = {
   kind: 'grade',
   label: 'Grade',
+  family: 'colour',
   describe: 'Lift, gamma and gain by wheels, contrast and saturation, on what the display shows.',
   form: GradeForm,
   space: 'display',

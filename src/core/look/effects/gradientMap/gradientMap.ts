@@ -16,6 +16,7 @@ export type GradientMap = ValueOf<typeof GradientMapForm>;
 export const gradientMap: EffectDefinition<GradientMap> = {
   kind: 'gradientMap',
   label: 'Gradient map',
+  family: 'colour',
   describe: 'Colours by brightness alone, along a gradient; on what the display shows.',
   form: GradientMapForm,
   space: 'display',

@@ -21,6 +21,7 @@ export type Grain = ValueOf<typeof GrainForm>;
 export const grain: EffectDefinition<Grain> = {
   kind: 'grain',
   label: 'Grain',
+  family: 'lens',
   describe: 'The texture of film, new in every frame and the same in every lap.',
   form: GrainForm,
   space: 'display',

@@ -39,6 +39,7 @@ export const litShare = ({ shape, gap }: Pick<Grid, 'shape' | 'gap'>): number =>
 export const grid: EffectDefinition<Grid> = {
   kind: 'grid',
   label: 'Pixel grid',
+  family: 'screen',
   describe: 'The picture in cells of light, as a wall of lamps shows it.',
   form: GridForm,
   space: 'display',

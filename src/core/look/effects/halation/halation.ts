@@ -26,6 +26,7 @@ export type Halation = ValueOf<typeof HalationForm>;
 export const halation: EffectDefinition<Halation> = {
   kind: 'halation',
   label: 'Halation',
+  family: 'light',
   describe: 'A narrow red rim around what is bright, as light thrown back by the base of a film.',
   form: HalationForm,
   space: 'scene',

@@ -45,6 +45,7 @@ const jitter = (reach: number, shift: number): Animated => ({
 export const move: EffectDefinition<Move> = {
   kind: 'move',
   label: 'Moved picture',
+  family: 'lens',
   describe: 'The finished picture is moved, turned and sized: by noise it jitters, by keys it whips.',
   form: MoveForm,
   space: 'scene',

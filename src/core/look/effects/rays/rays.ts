@@ -46,6 +46,7 @@ export type Rays = ValueOf<typeof RaysForm>;
 export const rays: EffectDefinition<Rays> = {
   kind: 'rays',
   label: 'Rays',
+  family: 'light',
   describe:
     'Beams from what is bright, away from a place or the sun, or towards it; what is dark before them cuts them.',
   form: RaysForm,

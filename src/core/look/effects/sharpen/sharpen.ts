@@ -31,6 +31,7 @@ export type Sharpen = ValueOf<typeof SharpenForm>;
 export const sharpen: EffectDefinition<Sharpen> = {
   kind: 'sharpen',
   label: 'Sharpen',
+  family: 'lens',
   describe: 'What is fine stands out, after the lens and before the grain.',
   form: SharpenForm,
   space: 'display',

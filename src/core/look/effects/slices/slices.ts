@@ -42,6 +42,7 @@ export type Slices = ValueOf<typeof SlicesForm>;
 export const slices: EffectDefinition<Slices> = {
   kind: 'slices',
   label: 'Slices',
+  family: 'screen',
   describe: 'Bands jump aside and colours part, in short bursts.',
   form: SlicesForm,
   space: 'display',

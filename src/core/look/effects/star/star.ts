@@ -35,6 +35,7 @@ export type Star = ValueOf<typeof StarForm>;
 export const star: EffectDefinition<Star> = {
   kind: 'star',
   label: 'Star rays',
+  family: 'light',
   describe: 'Rays out of what is bright: stars of any number of points, or a streak.',
   form: StarForm,
   space: 'scene',

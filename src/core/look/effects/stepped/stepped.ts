@@ -27,6 +27,7 @@ export function steppedFrame({ steps }: Pick<Stepped, 'steps'>, frame: number, f
 export const stepped: EffectDefinition<Stepped> = {
   kind: 'stepped',
   label: 'Stepped rate',
+  family: 'screen',
   describe: 'The whole picture changes in steps of several frames.',
   form: SteppedForm,
   space: 'scene',

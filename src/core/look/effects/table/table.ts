@@ -17,6 +17,7 @@ export type Table = ValueOf<typeof TableForm>;
 export const table: EffectDefinition<Table> = {
   kind: 'table',
   label: 'Lookup table',
+  family: 'colour',
   describe: 'Every colour becomes what a table says, from a .cube file; on what the display shows.',
   form: TableForm,
   space: 'display',

@@ -25,6 +25,7 @@ export type Tint = ValueOf<typeof TintForm>;
 export const tint: EffectDefinition<Tint> = {
   kind: 'tint',
   label: 'Tint',
+  family: 'colour',
   describe: 'Shadows and lights towards a colour each, as bright as before; on what the display shows.',
   form: TintForm,
   space: 'display',

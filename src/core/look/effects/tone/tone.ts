@@ -30,6 +30,7 @@ export type Tone = ValueOf<typeof ToneForm>;
 export const tone: EffectDefinition<Tone> = {
   kind: 'tone',
   label: 'Tone',
+  family: 'colour',
   describe: 'From light to what a display can show.',
   form: ToneForm,
   space: 'tone',

@@ -12,6 +12,7 @@ export type Vignette = ValueOf<typeof VignetteForm>;
 export const vignette: EffectDefinition<Vignette> = {
   kind: 'vignette',
   label: 'Vignette',
+  family: 'lens',
   describe: 'The corners darken as a lens lets them.',
   form: VignetteForm,
   space: 'scene',
