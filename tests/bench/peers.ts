@@ -4,7 +4,8 @@ import {
   BrightnessContrastEffect,
   ChromaticAberrationEffect,
   DepthOfFieldEffect,
-  type Effect,
+  Effect,
+  EffectAttribute,
   EffectComposer,
   EffectPass,
   HueSaturationEffect,
@@ -146,9 +147,25 @@ export function boxesPace(width: number, height: number, frames: number): number
   return pace;
 }
 
+/** Sharpening as an effect of the peer. */
+class Sharpened extends Effect {
+  constructor() {
+    const places = ['0.92, 0.38', '-0.92, -0.38', '-0.38, 0.92', '0.38, -0.92'];
+    const taps = places.map((at) => `texture2D(inputBuffer, uv + vec2(${at}) * texelSize)`).join(' + ');
+    super(
+      'Sharpened',
+      `void mainImage(const in vec4 c, const in vec2 uv, out vec4 o) {
+        o = vec4(max(c.rgb + 0.5 * (c.rgb - 0.25 * (${taps}).rgb), 0.0), c.a);
+      }`,
+      { attributes: EffectAttribute.CONVOLUTION },
+    );
+  }
+}
+
 /**
  * Milliseconds that effects of the peer add to a frame of 60 boxes in the depth, in float targets. Its usual chain is bloom, grading, a table,
- * vignette and noise in one merged pass, after fringing, which it merges with nothing that looks elsewhere; it has nothing that sharpens.
+ * vignette and noise in one merged pass, after fringing, which it merges with nothing that looks elsewhere. It has nothing that sharpens: that is an
+ * effect written for it here, with as many places as ours, in a pass of its own, as all are that look elsewhere.
  */
 export function effectCost(kind: 'bloom' | 'focus' | 'chain', width: number, height: number, frames: number): number {
   const pace = (make: ((camera: THREE.Camera) => Effect[][]) | null): number => {
@@ -203,6 +220,7 @@ export function effectCost(kind: 'bloom' | 'focus' | 'chain', width: number, hei
         new VignetteEffect(),
         new NoiseEffect(),
       ],
+      [new Sharpened()],
     ],
   };
   return pace(effects[kind]) - pace(null);

@@ -76,6 +76,7 @@ const decibels = (a: readonly number[], b: readonly number[]): number =>
 const NOTHING: Partial<Record<Effect['kind'], object>> = {
   glow: { layers: [] },
   stepped: { steps: 100_000 },
+  trails: { lasts: 0 },
   halation: {},
   star: {},
   flare: {},
@@ -361,6 +362,75 @@ test('a picture is moved, turned, sized, drawn out and mirrored as their laws sa
   expect(off(floor, (x, y) => linear(x, y) + linear(x, 119 - y) * Math.exp((y - 59.5) / 480), 0, 59)).toBeLessThan(
     0.002,
   );
+});
+
+test('a blur all round is as wide as one along a line, along any, and stays away where it is uneven', async ({
+  page,
+}) => {
+  // one bright column, which a blur along rows spreads as a line and one all round by the same deviation
+  const size = { width: 120, height: 120 };
+  const edge = (effects: object[]): Promise<number[]> =>
+    codes(
+      page,
+      {
+        ...(plain('#000000', effects) as object),
+        look: { background: '#ffffff', backgroundEdge: '#000000', lights: [], effects: [TONE, ...effects] },
+      },
+      20,
+      size,
+    );
+  /** Mean square of what differs, of light. */
+  const differs = (a: number[], b: number[]): number =>
+    a.reduce((sum, v, i) => sum + (toLinear(v / 255) - toLinear(b[i] / 255)) ** 2, 0) / a.length;
+  const bare = await edge([]);
+  const [round, line, across] = [
+    await edge([of('blur', { way: 'round', long: 0.3 })]),
+    await edge([of('blur', { long: 0.3 }), { ...of('blur', { long: 0.3, turn: 0.25 }), id: 'second' }]),
+    await edge([of('blur', { long: 0.3 })]),
+  ];
+  // what is blurred along both axes is blurred all round, nearly; along one alone it is not
+  expect(differs(round, line)).toBeLessThan(differs(round, bare) * 0.03);
+  expect(differs(round, across)).toBeGreaterThan(differs(round, line) * 4);
+  const busyBlur = (uneven: number): Promise<number[]> =>
+    codes(page, busy([of('blur', { way: 'round', long: 0.15, uneven, patches: 0.5 })]), 20);
+  const [sharp, even, patchy] = [await codes(page, busy([]), 20), await busyBlur(0), await busyBlur(1)];
+  const kept = (picture: number[]): number =>
+    picture.filter((v, i) => Math.abs(v - sharp[i]) <= 2).length / picture.length;
+  expect(kept(patchy)).toBeGreaterThan(kept(even) + 0.1);
+  expect(apart(patchy, sharp)).toBeGreaterThan(40);
+});
+
+test('trails are the pictures of earlier moments, the brighter of them, their sum or their mean', async ({ page }) => {
+  const size = { width: 96, height: 54 };
+  const dim = (effects: object[]): object => {
+    const piece = busy(effects) as { look: { effects: object[] } };
+    piece.look.effects[0] = { ...TONE, exposure: -3 };
+    return piece;
+  };
+  const light = async (effects: object[], frame: number): Promise<number[]> =>
+    (await codes(page, dim(effects), frame, size)).map((v) => toLinear(v / 255));
+  const [own, fifth, tenth] = [await light([], 3), await light([], FRAMES - 2), await light([], FRAMES - 7)];
+  const of10 = { copies: 2, lasts: 10, fades: 0 };
+  const laws: [object, (a: number, b: number, c: number) => number][] = [
+    [{ joins: 'brightest' }, (a, b, c) => Math.max(a, b, c)],
+    [{ joins: 'added' }, (a, b, c) => Math.min(1, a + b + c)],
+    [{ joins: 'mixed' }, (a, b, c) => (a + b + c) / 3],
+    [{ joins: 'brightest', fades: 1 }, (a, b, c) => Math.max(a, (b * 2) / 3, c / 3)],
+  ];
+  for (const [more, law] of laws) {
+    const got = await light([of('trails', { ...of10, ...more })], 3);
+    const wanted = own.map((v, i) => law(v, fifth[i], tenth[i]));
+    // to the code value either is rounded to
+    expect(Math.max(...got.map((v, i) => Math.abs(v - wanted[i])))).toBeLessThan(0.012);
+    expect(got.reduce((sum, v, i) => sum + Math.abs(v - own[i]), 0) / got.length).toBeGreaterThan(0.004);
+  }
+  // and so they are beyond the seam
+  expect(
+    apart(
+      await codes(page, dim([of('trails', of10)]), 3, size),
+      await codes(page, dim([of('trails', of10)]), FRAMES + 3, size),
+    ),
+  ).toBeLessThanOrEqual(1);
 });
 
 test('chains of chance are on both sides of the seam the same, whatever moves in them', async ({ page }) => {

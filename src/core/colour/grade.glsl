@@ -6,7 +6,9 @@
 // pivot, so that black, pivot and white stay; dull: how much more saturated what is dull becomes, -1 to 1.
 void graded(vec3 c, vec3 lift, vec3 gamma, vec3 gain, float contrast, float pivot, float saturation, float dull, out vec3 result) {
   vec3 x = max(gain * (c + lift * (1.0 - c)), vec3(0.0));
-  x = pow(x, 1.0 / gamma);
+  // a loop that runs once or not at all: without a graphics card a condition would be worked out for every pixel
+  int gammas = abs(gamma.x - 1.0) + abs(gamma.y - 1.0) + abs(gamma.z - 1.0) > 0.0 ? 1 : 0;
+  for (int i = 0; i < gammas; i++) x = pow(x, 1.0 / gamma);
   vec3 above = step(vec3(pivot), x);
   vec3 room = mix(vec3(pivot), vec3(1.0 - pivot), above);
   vec3 bent = room * pow(max(mix(x, 1.0 - x, above), vec3(0.0)) / room, vec3(contrast));

@@ -14,6 +14,18 @@ const TANGENT = 2e-5;
 export const openLaps = (piece: Piece, phase: number): number =>
   evaluateAnimated(piece.flight.shutterDeg, phase) / 360 / piece.lap.frames;
 
+const opened = new WeakMap<Piece, { laps: number; piece: Piece }>();
+
+/** A piece whose shutter is open so many laps; the piece itself where that is null. */
+export function withShutter(piece: Piece, laps: number | null): Piece {
+  if (laps === null) return piece;
+  const known = opened.get(piece);
+  if (known?.laps === laps) return known.piece;
+  const made = setAt(piece, ['flight', 'shutterDeg'], laps * 360 * piece.lap.frames);
+  opened.set(piece, { laps, piece: made });
+  return made;
+}
+
 /** The frame at a phase, and how far around it something may be evaluated for it. */
 export const exposureOf = (piece: Piece, phase: number): Exposure => ({
   frame: phase,

@@ -87,6 +87,29 @@ describe('the keys of frames', () => {
     );
   });
 
+  it('are those of the earlier moments too that a trail shows', () => {
+    const at = (value: number) => ({
+      law: 'keyed',
+      keys: [0, 0.25, 0.26, 0.27].map((at, i) => ({ id: `k${i}`, at, value: i === 2 ? value : 5, ease: 'linear' })),
+    });
+    const path = ['flight', 'focusM'];
+    const changed = (piece: Piece): number[] => changedFrames(edit(path, at(5), piece), edit(path, at(9), piece));
+    const trailing = (more: object): Piece =>
+      edit(
+        ['look', 'effects'],
+        [...bloom.look.effects, { ...startedEffect('trails', 't'), copies: 2, lasts: 60, ...more }],
+      );
+    const own = changed(bloom);
+    const first = Math.round(0.25 * frames);
+    expect(own.every((frame) => frame >= first - 1 && frame <= first + 0.02 * frames + 1)).toBe(true);
+    const later = (by: number): number[] => own.map((frame) => (frame + by) % frames);
+    expect(changed(trailing({}))).toEqual([...new Set([...own, ...later(30), ...later(60)])].sort((a, b) => a - b));
+    // without gaps, whatever lies between as well
+    const without = changed(trailing({ drawnOut: true }));
+    expect(without).toEqual(expect.arrayContaining(later(45)));
+    expect(changed(trailing({ off: true }))).toEqual(own);
+  });
+
   it('stay where nothing is seen of a change', () => {
     const hidden = edit(['layers', 1, 'hidden'], true);
     expect(changedFrames(bloom, { ...bloom, id: 'other', name: 'Other', samples: 64 })).toEqual([]);

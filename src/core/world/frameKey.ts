@@ -1,5 +1,5 @@
 import { keyedIn } from '../forms/walk';
-import { drawnPhase, usedEffects } from '../look/effects/kinds';
+import { drawnMoments, usedEffects } from '../look/effects/kinds';
 import { missingFiles } from '../piece/files';
 import { textKey } from '../piece/key';
 import { setAt, type PiecePath } from '../piece/paths';
@@ -9,10 +9,13 @@ import { evaluateAnimated, type Keyed } from '../time/animated';
 import { mixtureAt, type KeyedMix } from '../time/mixed';
 import { treatmentOf } from '../treatments/kinds';
 import { cameraPose } from './camera';
-import { exposedPiece, exposureOf, openLaps } from './exposed';
+import { exposedPiece, exposureOf, openLaps, withShutter } from './exposed';
 
-/** Moments of the open shutter, from its opening to its closing, at which what keys do is looked at. */
-const MOMENTS = [-0.5, -0.25, 0, 0.25, 0.5] as const;
+/** Moments of a shutter that is open so many frames, from its opening to its closing, at which what keys do is looked at: shares of that. */
+function momentsOf(open: number): number[] {
+  const steps = Math.max(4, Math.ceil(open * 2));
+  return Array.from({ length: steps + 1 }, (_, i) => i / steps - 0.5);
+}
 
 /** Keys that a frame sees only while its own shutter is open. */
 interface Local {
@@ -70,13 +73,17 @@ export function frameKeys(piece: Piece): (frame: number) => string {
   const missing = missingFiles(seen).map(({ ref }) => ref.hash);
   const known = new Map<number, string>();
   const keyOf = (frame: number): string => {
-    const phase = drawnPhase(seen.look.effects, framePhase(frame, piece.lap.frames), piece.lap.frames);
-    const open = openLaps(seen, phase);
-    const exposed = exposedPiece(seen, exposureOf(seen, phase));
-    const moments = MOMENTS.map((share) => phase + share * open);
-    const values = local.map(({ value }) => moments.map((at) => stateAt(value, at)));
-    const poses = moments.map((at) => cameraPose(exposed, at));
-    return textKey(JSON.stringify([rest, frame, values, poses, ...missing]));
+    const { frames } = piece.lap;
+    const drawn = drawnMoments(seen.look.effects, { phase: framePhase(frame, frames), frame, frames });
+    const states = drawn.map(({ phase, open: wide }) => {
+      const shot = withShutter(seen, wide);
+      const open = openLaps(shot, phase);
+      const exposed = exposedPiece(shot, exposureOf(shot, phase));
+      const moments = momentsOf(open * frames).map((share) => phase + share * open);
+      const values = local.map(({ value }) => moments.map((at) => stateAt(value, at)));
+      return [values, moments.map((at) => cameraPose(exposed, at))];
+    });
+    return textKey(JSON.stringify([rest, frame, states, ...missing]));
   };
   return (frame) => {
     const key = known.get(frame) ?? keyOf(frame);

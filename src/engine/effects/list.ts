@@ -18,6 +18,7 @@ import { slices } from './slices/slices';
 import { star } from './star/star';
 import { table } from './table/table';
 import { tint } from './tint/tint';
+import { trails } from './trails/trails';
 import { tone } from './tone/tone';
 import { blocks } from './blocks/blocks';
 import { blur } from './blur/blur';
@@ -34,6 +35,7 @@ import type { EffectProgram } from './program';
 /** The program of every kind of effect: the compiler asks for one of each. */
 export const PROGRAMS = {
   stepped,
+  trails,
   fog,
   glow,
   halation,

@@ -21,6 +21,8 @@ export interface FrameInfo extends Moment {
   texture: boolean;
   /** where the frame holds what an effect asks for: see core/look/channels.ts */
   slotOf(asked: Asked): Slot;
+  /** the light of earlier moments that an effect asks for */
+  earlierOf(effect: { id: string }): THREE.Texture;
   /** where the first sun is seen, or would be; null where there is none */
   sunAt(): SeenPlace | null;
 }

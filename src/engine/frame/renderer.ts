@@ -2,12 +2,13 @@ import type * as THREE from 'three';
 import { bladesAt } from '../../core/flight/form';
 import { apertureCells } from '../../core/lens/cells';
 import { channelAsks, type Asked } from '../../core/look/channels';
-import { actingEffects, asksOf, drawnPhase } from '../../core/look/effects/kinds';
+import { actingEffects, asksOf, drawnPhase, effectOf, type Effect } from '../../core/look/effects/kinds';
 import type { Moment } from '../../core/look/effects/reach';
 import type { Piece } from '../../core/piece/schema';
+import type { LensPass } from '../../core/lens/cells';
 import { evaluateAnimated } from '../../core/time/animated';
 import { sunPlace, type SeenPlace } from '../../core/world/sunPlace';
-import { exposedPiece, exposureOf } from '../../core/world/exposed';
+import { exposedPiece, exposureOf, withShutter } from '../../core/world/exposed';
 import { clearSky } from '../drawings/dome/sky';
 import { Channels } from '../channels/channels';
 import { RangePaint } from '../channels/range';
@@ -24,6 +25,7 @@ import { Mirrors } from '../mirror/mirrors';
 import { Slides } from '../lights/slides';
 import { Screens } from '../screens/screens';
 import { drawMatter, HeldLayers, type ShownLayers } from './layers';
+import { Earlier } from './earlier';
 import { lightTargets } from './levels';
 import type { FrameRequest, Lessens } from './request';
 import { shotAt, type Shot } from './shot';
@@ -40,6 +42,19 @@ interface Frame {
   targets: Targets;
   /** what was drawn into of the targets below full size */
   used: boolean[];
+  /** the parts of the lens and the shutter that are looked through in turn */
+  cells: readonly LensPass[];
+  /** whether what effects ask for besides light is counted */
+  counted: boolean;
+}
+
+/** The light of another moment that an effect of a frame shows. */
+interface EarlierPicture {
+  id: string;
+  piece: Piece;
+  joins: 'brightest' | 'added';
+  gain: readonly number[];
+  request: FrameRequest;
 }
 
 const ANYTHING: Asked = { of: 'anything' };
@@ -60,10 +75,31 @@ const atMoment = ({ look, lap }: Piece, request: FrameRequest): FrameRequest => 
 /** Whether effects are drawn. */
 const isPicture = ({ channel: { of } }: FrameRequest): boolean => of === 'picture' || of === 'range';
 
+/** The effects that draw a request. */
+const actingIn = (piece: Piece, request: FrameRequest): Effect[] =>
+  isPicture(request) ? actingEffects(piece.look.effects, momentOf(piece, request)) : [];
+
+/**
+ * The light of other moments that a frame is drawn with. @param asked at the moment that was asked for
+ * @param request at that which is drawn
+ */
+function earlierOf(piece: Piece, asked: FrameRequest, request: FrameRequest): EarlierPicture[] {
+  const moment = momentOf(piece, request);
+  return actingIn(piece, request).flatMap((effect) => {
+    const earlier = effectOf(effect.kind).earlier?.(effect, moment);
+    // together they are seen as often as the frame's own
+    const passes = 2 ** Math.ceil(Math.log2(Math.max(1, request.passes / (earlier?.pictures.length ?? 1))));
+    return (earlier?.pictures ?? []).map(({ laps, gain }) => ({
+      ...{ id: effect.id, piece: withShutter(piece, earlier?.open ?? null), joins: earlier?.joins ?? 'added', gain },
+      request: atMoment(piece, { ...asked, phase: asked.phase - laps, passes }),
+    }));
+  });
+}
+
 /** What is asked of a frame besides its light. */
 function askedOf(piece: Piece, request: FrameRequest): Asked[] {
   const own = channelAsks(request.channel);
-  const acting = isPicture(request) ? actingEffects(piece.look.effects, momentOf(piece, request)) : [];
+  const acting = actingIn(piece, request);
   return [
     ...acting.flatMap((effect) => asksOf(effect, request.phase)),
     ...(own ? [own] : []),
@@ -89,6 +125,7 @@ export class Renderer {
   private readonly slots: Slots;
   private readonly channels: Channels;
   private readonly range: RangePaint;
+  private readonly earlier: Earlier;
   private readonly picture: ShownPicture;
   private readonly targets = new Sized((width, height) => new Targets(width, height));
   /** the linear light of the frame that was drawn last */
@@ -116,6 +153,7 @@ export class Renderer {
     this.slots = new Slots(gpu, this.view, this.sum);
     this.channels = new Channels(gpu, this.view, this.slots);
     this.range = new RangePaint(gpu);
+    this.earlier = new Earlier(gpu);
     this.effects = new EffectComposer(gpu);
     this.picture = new ShownPicture(gpu);
   }
@@ -146,9 +184,13 @@ export class Renderer {
 
   /** What must be done before a frame can be drawn as it is to be: clips decoded; null where there is nothing. */
   ready(asked: FrameRequest): Promise<void> | null {
-    if (!this.piece) return null;
-    const request = atMoment(this.piece, asked);
-    return Screens.ready(exposedPiece(this.piece, exposureOf(this.piece, request.phase)), request);
+    const { piece } = this;
+    if (!piece) return null;
+    const own = atMoment(piece, asked);
+    const waits = [{ piece, request: own }, ...earlierOf(piece, asked, own)].flatMap(
+      ({ piece, request }) => Screens.ready(exposedPiece(piece, exposureOf(piece, request.phase)), request) ?? [],
+    );
+    return waits.length === 0 ? null : Promise.all(waits).then(() => undefined);
   }
 
   /** Shows a finished picture instead of drawing one. */
@@ -166,9 +208,16 @@ export class Renderer {
   *drawInSteps(asked: FrameRequest, to: THREE.WebGLRenderTarget | null = null): Generator<number> {
     if (!this.piece) return;
     const request = atMoment(this.piece, asked);
-    const { phase } = request;
-    const frame = this.begin(exposedPiece(this.piece, exposureOf(this.piece, phase)), request);
-    const { flight } = frame.piece;
+    const earlier = earlierOf(this.piece, asked, request);
+    const whole = earlier.reduce((sum, { request: { passes } }) => sum + passes, request.passes);
+    let done = 0;
+    this.earlier.begin([...new Set(earlier.map(({ id }) => id))], request);
+    for (const { id, joins, gain, piece, request: other } of earlier) {
+      const frame = this.begin(piece, other, false);
+      for (const _ of this.drawPasses(frame)) yield ++done / whole;
+      this.earlier.add(id, this.bring(frame, other).texture, joins, gain);
+    }
+    const frame = this.begin(this.piece, request, true);
     const { channel } = request;
     if (channel.of === 'depth' || channel.of === 'normal') {
       this.resize(request, to);
@@ -176,22 +225,21 @@ export class Renderer {
       yield 1;
       return;
     }
-    const cells = apertureCells(
-      request.passes,
-      bladesAt(flight, phase),
-      evaluateAnimated(flight.bladeTurn, phase) / 360,
-      evaluateAnimated(flight.squeeze, phase),
-    );
-    const total = cells.length;
+    for (const _ of this.drawPasses(frame)) yield ++done / whole;
+    this.finish(frame, request, to);
+  }
+
+  /** Draws all passes of a frame, yielding after each. */
+  private *drawPasses(frame: Frame): Generator<void> {
+    const { cells } = frame;
     for (const [index, lens] of cells.entries()) {
-      this.drawPass(frame, { lens, index, total });
+      this.drawPass(frame, { lens, index, total: cells.length });
       if (this.losing) {
         this.losing = false;
         this.context.lose();
       }
-      yield (index + 1) / total;
+      yield;
     }
-    this.finish(frame, request, to);
   }
 
   /** Gives the canvas the size of a picture that is drawn to it. Only then: it is emptied by that. */
@@ -199,9 +247,12 @@ export class Renderer {
     if (to === null) this.context.setSize(width, height);
   }
 
-  /** Works out all that does not change from pass to pass. */
-  private begin(piece: Piece, request: FrameRequest): Frame {
+  /** Works out all that does not change from pass to pass. @param counted whether what effects ask for besides light is counted */
+  private begin(whole: Piece, request: FrameRequest, counted: boolean): Frame {
     const { view } = this;
+    const { phase } = request;
+    const piece = exposedPiece(whole, exposureOf(whole, phase));
+    const { flight } = piece;
     const targets = this.targets.at(request);
     const shot = shotAt(piece, request.phase, request.width);
     setFrame(view, piece, shot, request);
@@ -217,11 +268,17 @@ export class Renderer {
     shown.behind?.surround();
     this.mirrors.begin(piece, shot, shown);
     this.sum.clear(targets);
-    this.slots.begin(askedOf(piece, request), targets, shown);
-    return { piece, shot, shown, targets, used: LEVELS.map(() => false) };
+    if (counted) this.slots.begin(askedOf(piece, request), targets, shown);
+    const cells = apertureCells(
+      request.passes,
+      bladesAt(flight, phase),
+      evaluateAnimated(flight.bladeTurn, phase) / 360,
+      evaluateAnimated(flight.squeeze, phase),
+    );
+    return { piece, shot, shown, targets, used: LEVELS.map(() => false), cells, counted };
   }
 
-  private drawPass({ piece, shot, shown, targets, used }: Frame, pass: Pass): void {
+  private drawPass({ piece, shot, shown, targets, used, counted }: Frame, pass: Pass): void {
     const { view } = this;
     const few = setPass(view, piece, shot, pass, shown.solid, this.screens.tints);
     const { t } = pass.lens;
@@ -230,9 +287,9 @@ export class Renderer {
       this.mirrors.draw(piece, shot, pass, targets);
       emptyMatter(this.three, targets.matter);
       drawMatter(shown.matter, t, targets.matter);
-      this.slots.addPass(targets, shot, pass, shown);
+      if (counted) this.slots.addPass(targets, shot, pass, shown);
       this.sum.addMatter(targets, shot, pass, shown.glass);
-    } else if (this.slots.wanted) {
+    } else if (counted && this.slots.wanted) {
       emptyMatter(this.three, targets.matter);
       this.slots.addPass(targets, shot, pass, shown);
       setPass(view, piece, shot, pass, shown.solid, this.screens.tints);
@@ -242,12 +299,17 @@ export class Renderer {
       drawn.show(moment, t);
       drawn.draw(to);
     }
-    this.slots.addLight(pass, shown, few);
+    if (counted) this.slots.addLight(pass, shown, few);
+  }
+
+  /** The light of a frame whose passes are drawn. */
+  private bring({ shown, targets, used }: Frame, { clear }: FrameRequest): THREE.WebGLRenderTarget {
+    return this.sum.bring(targets, shown.solid || clear, used);
   }
 
   private finish(frame: Frame, request: FrameRequest, to: THREE.WebGLRenderTarget | null): void {
-    const { piece, shown, targets, used } = frame;
-    const light = (this.light = this.sum.bring(targets, shown.solid || request.clear, used));
+    const { piece } = frame;
+    const light = (this.light = this.bring(frame, request));
     this.slots.end();
     this.resize(request, to);
     const { channel } = request;
@@ -257,9 +319,10 @@ export class Renderer {
     }
     const slotOf = (asked: Asked): Slot => this.slots.at(asked);
     const sunAt = (): SeenPlace | null => sunPlace(piece, request.phase);
+    const earlierOf = ({ id }: { id: string }): THREE.Texture => this.earlier.at(id);
     const moment = momentOf(piece, request);
     const run = (target: THREE.WebGLRenderTarget | null, texture: boolean): void =>
-      this.effects.run(piece.look.effects, light, target, { ...moment, texture, slotOf, sunAt });
+      this.effects.run(piece.look.effects, light, target, { ...moment, texture, slotOf, sunAt, earlierOf });
     if (channel.of === 'range') this.range.draw(request, (target) => run(target, false), to);
     else run(to, request.texture);
   }
@@ -328,6 +391,7 @@ export class Renderer {
     this.slots.dispose();
     this.channels.dispose();
     this.range.dispose();
+    this.earlier.dispose();
     this.effects.dispose();
     this.picture.dispose();
     this.context.dispose();

@@ -16,7 +16,7 @@ import type { Star } from '../../../core/look/effects/star/star';
 import type { Tone } from '../../../core/look/effects/tone/tone';
 import { evaluateAnimated } from '../../../core/time/animated';
 import type { Vignette } from '../../../core/look/effects/vignette/vignette';
-import { blocks, blur, dust, flare, floor, halation, move, stepped } from './filmDrawings';
+import { blocks, blur, dust, flare, floor, halation, move, stepped, trails } from './filmDrawings';
 import { balance, curves, grade, gradientMap, table, tint } from './colourDrawings';
 
 const glow = ({ layers }: Glow, phase: number): ReactNode => (
@@ -248,6 +248,7 @@ const slices = ({ shift }: Slices, phase: number): ReactNode => (
 /** The small drawing of each kind of effect, from its own values. */
 const DRAWINGS = {
   stepped,
+  trails,
   fog,
   glow,
   halation,

@@ -42,7 +42,10 @@ export function GlowRows({ index }: { index: number }) {
         <Button
           isDisabled={most}
           onPress={() =>
-            set([...layers, { id: newId('glow'), tint: '#ffffff', ...NEXT[Math.min(layers.length, NEXT.length - 1)] }])
+            set([
+              ...layers,
+              { id: newId('glow'), tint: '#ffffff', soft: 0.5, ...NEXT[Math.min(layers.length, NEXT.length - 1)] },
+            ])
           }
         >
           <Plus size={14} /> Add a glow

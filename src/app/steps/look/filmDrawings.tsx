@@ -7,6 +7,7 @@ import type { Flare } from '../../../core/look/effects/flare/flare';
 import type { Floor } from '../../../core/look/effects/floor/floor';
 import type { Halation } from '../../../core/look/effects/halation/halation';
 import type { Move } from '../../../core/look/effects/move/move';
+import type { Trails } from '../../../core/look/effects/trails/trails';
 import type { Stepped } from '../../../core/look/effects/stepped/stepped';
 import { evaluateAnimated } from '../../../core/time/animated';
 
@@ -137,6 +138,29 @@ export const stepped = ({ steps }: Stepped): ReactNode => {
         }).join('')}
         stroke="var(--time)"
       />
+    </svg>
+  );
+};
+
+/** Earlier places of what moves, fading. */
+export const trails = ({ copies, fades }: Trails): ReactNode => {
+  const shown = Math.min(8, copies);
+  return (
+    <svg viewBox="0 0 44 32" width="44" height="32" fill="currentColor">
+      {Array.from({ length: shown }, (_, i) => {
+        const way = (i + 1) / shown;
+        return (
+          <circle
+            key={i}
+            cx={34 - 26 * way}
+            cy={10 + 14 * way * way}
+            r="4"
+            opacity={0.7 * (1 - way * 0.85) ** fades}
+            fill="currentColor"
+          />
+        );
+      }).reverse()}
+      <circle cx="34" cy="10" r="4.5" fill="var(--text)" />
     </svg>
   );
 };

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { stored, type Form } from '../../forms';
 import type { Asked } from '../channels';
+import type { Moment } from './reach';
 import { evaluateAnimated, type Animated } from '../../time/animated';
 
 /**
@@ -17,6 +18,16 @@ export const FAMILIES = {
   lens: 'Lens and film',
   screen: 'Screen and frame',
 } as const;
+
+/** Light of earlier moments that is drawn with a frame's own. */
+export interface Earlier {
+  /** channel by channel whichever is brighter, or their sum */
+  joins: 'brightest' | 'added';
+  /** laps that the shutter of each is open; null for as long as that of a frame */
+  open: number | null;
+  /** how much earlier each is, in laps, and what its light is multiplied by, red, green and blue */
+  pictures: readonly { laps: number; gain: readonly number[] }[];
+}
 
 /** What the core and the interface know about one kind of effect. One definition per folder of `effects/`; its program is the engine's. */
 export interface EffectDefinition<E extends object> {
@@ -41,6 +52,8 @@ export interface EffectDefinition<E extends object> {
   closingSteps?(effect: E): Readonly<Record<string, number>>;
   /** the phase at which a frame is drawn that would be drawn at another, not wrapped: of what acts on time */
   drawnAt?(effect: E, phase: number, frames: number): number;
+  /** moments whose light it shows with that of a frame, each drawn as that moment's own frame would be */
+  earlier?(effect: E, moment: Moment): Earlier;
   /** what it asks of a frame besides its light, whatever its mask asks */
   asks?(effect: E, phase: number): Asked;
   /** in a few words, for the card */

@@ -4,6 +4,17 @@ import type { Moment } from './reach';
 
 // Fields that kinds of effect share.
 
+/** How softly light begins to count at a threshold. */
+export const softField = number(0.5, {
+  label: 'Softly',
+  unit: '%',
+  min: 0,
+  max: 1,
+  display: 100,
+  decimals: 0,
+  hint: 'Share of that threshold below it, and above, over which light begins to count; at 0 it does at once.',
+});
+
 /** Fields of what takes the light above a threshold. */
 export const brightFields = {
   threshold: number(0.8, {
@@ -11,8 +22,9 @@ export const brightFields = {
     min: 0,
     max: 100,
     comfort: 3,
-    hint: 'Light above this counts, on the picture averaged to a fixed size; up to half of it below, a little.',
+    hint: 'Light above this counts, on the picture averaged to a fixed size.',
   }),
+  soft: softField,
   gain: animated(0, {
     label: 'Gain',
     unit: '×',

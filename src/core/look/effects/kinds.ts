@@ -59,6 +59,19 @@ export const actingEffects = (effects: readonly Effect[], moment: Moment): Effec
 export const drawnPhase = (effects: readonly Effect[], phase: number, frames: number): number =>
   usedEffects(effects).reduce((at, effect) => effectOf(effect.kind).drawnAt?.(effect, at, frames) ?? at, phase);
 
+/** When light is drawn for a frame of a lap, its own first: phases, not wrapped, and laps that the shutter is open where that is not the flight's. */
+export function drawnMoments(effects: readonly Effect[], moment: Moment): { phase: number; open: number | null }[] {
+  const { phase, frames } = moment;
+  const own = { ...moment, phase: drawnPhase(effects, phase, frames) };
+  const earlier = actingEffects(effects, own).flatMap((effect) => effectOf(effect.kind).earlier?.(effect, own) ?? []);
+  return [
+    { phase: own.phase, open: null },
+    ...earlier.flatMap(({ open, pictures }) =>
+      pictures.map(({ laps }) => ({ phase: drawnPhase(effects, phase - laps, frames), open })),
+    ),
+  ];
+}
+
 /** All that an effect asks of a frame besides its light. */
 export function asksOf(effect: Effect, phase: number): Asked[] {
   const reach = reachOf(effect);

@@ -18,6 +18,7 @@ import { slices } from './slices/slices';
 import { star } from './star/star';
 import { table } from './table/table';
 import { tint } from './tint/tint';
+import { trails } from './trails/trails';
 import { tone } from './tone/tone';
 import { blocks } from './blocks/blocks';
 import { blur } from './blur/blur';
@@ -32,6 +33,7 @@ import { vignette } from './vignette/vignette';
 /** Every kind of effect, in the order they are offered. A new kind is a folder and its name here, and its program in engine/effects. */
 export const LIST = [
   stepped,
+  trails,
   fog,
   glow,
   halation,

@@ -5,6 +5,11 @@ uniform vec2 uStep;      // from one place to the next: shares of width and heig
 uniform vec2 uAbout;     // or about a place,
 uniform float uFactor;   // by a factor, its natural logarithm,
 uniform float uAngle;    // and an angle in radians
+uniform float uUneven;   // how uneven that is, see patches.glsl,
+uniform float uPatch;
+uniform float uLap;
+uniform int uCycles;
+uniform uint uSeed;
 in vec2 vUv;
 out vec4 outColour;
 
@@ -15,4 +20,8 @@ vec3 at(float i) {
   return texture(uSource, heldPlace(uAbout + d / uPicture + uStep * i)).rgb;
 }
 
-void main() { outColour = vec4((at(-1.5) + at(-0.5) + at(0.5) + at(1.5)) * 0.25, 1.0); }
+void main() {
+  vec2 place = (vUv - 0.5) * uPicture / min(uPicture.x, uPicture.y);
+  float by = patchShare(place, uPatch, uUneven, uLap, uCycles, uSeed);
+  outColour = vec4((at(-1.5 * by) + at(-0.5 * by) + at(0.5 * by) + at(1.5 * by)) * 0.25, 1.0);
+}

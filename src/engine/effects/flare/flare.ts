@@ -79,7 +79,7 @@ class Flares {
     const { renderer, quad, stage } = this.gpu;
     const room = this.rooms.at(picture);
     const [colours, moments, lights, flares] = room.grids;
-    this.taker.take(picture, { threshold: effect.threshold, light: [1, 1, 1] }, room);
+    this.taker.take(picture, { threshold: effect.threshold, soft: effect.soft, light: [1, 1, 1] }, room);
     this.taker.halver.draw(room.bright, room.half, HALVING);
     const u = this.cells.uniforms;
     u.uSource.value = room.half.texture;

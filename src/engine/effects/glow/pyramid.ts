@@ -48,7 +48,7 @@ export const brightGlsl = (prefix: string): string => brightSource.replaceAll('G
 /** The uniforms of {@link brightGlsl}. */
 export const brightUniforms = (prefix: string): Uniforms => ({
   [`${prefix}count`]: { value: 0 },
-  [`${prefix}threshold`]: { value: Array.from({ length: MOST_GLOWS }, () => 0) },
+  [`${prefix}threshold`]: { value: Array.from({ length: MOST_GLOWS }, () => new THREE.Vector2()) },
   [`${prefix}tint`]: { value: Array.from({ length: MOST_GLOWS }, () => new THREE.Vector3()) },
 });
 
@@ -67,10 +67,10 @@ const weightAt = ({ glow, level }: Placed, j: number): number => glow.gain * Mat
 /** Sets what glows at a level. @returns whether anything does */
 function setBright(uniforms: Uniforms, prefix: string, glows: readonly Placed[], j: number): boolean {
   const here = glows.filter((placed) => weightAt(placed, j) > 0);
-  const threshold = uniforms[`${prefix}threshold`].value as number[];
+  const threshold = uniforms[`${prefix}threshold`].value as THREE.Vector2[];
   const tints = uniforms[`${prefix}tint`].value as THREE.Vector3[];
   here.forEach((placed, i) => {
-    threshold[i] = placed.glow.threshold;
+    threshold[i].set(placed.glow.threshold, placed.glow.soft);
     tints[i].set(...placed.tint).multiplyScalar(weightAt(placed, j));
   });
   uniforms[`${prefix}count`].value = here.length;

@@ -1,8 +1,9 @@
-// A picture less what it is when blurred, added once more (unsharp mask; common practice). Eight places around.
+// A picture less what it is when blurred, added once more (unsharp mask; common practice). Four places around it: along rows, columns
+// and diagonals alike two of them are near and two far.
 uniform float effect_strength;
-uniform vec2 effect_around[8];  // where they are, in texture coordinates
+uniform vec4 effect_around;  // the first of them and the next, in texture coordinates; the others are across
 void effect_apply(inout vec3 c, inout float gain) {
-  vec3 sum = vec3(0.0);
-  for (int i = 0; i < 8; i++) sum += texture(uSource, vUv + effect_around[i]).rgb;
-  c = max(c + effect_strength * (c - 0.125 * sum), vec3(0.0));
+  vec3 sum = texture(uSource, vUv + effect_around.xy).rgb + texture(uSource, vUv - effect_around.xy).rgb;
+  sum += texture(uSource, vUv + effect_around.zw).rgb + texture(uSource, vUv - effect_around.zw).rgb;
+  c = max(c + effect_strength * (c - 0.25 * sum), vec3(0.0));
 }

@@ -8,16 +8,15 @@ export const sharpen: EffectProgram<Sharpen> = {
   needs: ['neighbours'],
   glsl,
   make() {
-    const around = Array.from({ length: 8 }, () => new THREE.Vector2());
-    const uniforms = { effect_strength: { value: 0 }, effect_around: { value: around } };
+    const uniforms = { effect_strength: { value: 0 }, effect_around: { value: new THREE.Vector4() } };
     return {
       uniforms,
       prepare({ strength, radius }, { width, height }, { phase }) {
         uniforms.effect_strength.value = evaluateAnimated(strength, phase);
         const px = radius * Math.min(width, height);
-        around.forEach((at, i) =>
-          at.set(Math.cos((i * Math.PI) / 4) * (px / width), Math.sin((i * Math.PI) / 4) * (px / height)),
-        );
+        // turned by a quarter of a right angle
+        const [along, across] = [px * Math.cos(Math.PI / 8), px * Math.sin(Math.PI / 8)];
+        uniforms.effect_around.value.set(along / width, across / height, -across / width, along / height);
       },
       dispose: () => undefined,
     };

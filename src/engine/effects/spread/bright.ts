@@ -10,6 +10,7 @@ import { Halver, Reference } from './reference';
 /** What is taken of a picture: light above a threshold, times a colour. */
 export interface Bright {
   threshold: number;
+  soft: number;
   light: Rgb;
 }
 
@@ -42,7 +43,7 @@ export class BrightPicture {
 export class Taker {
   private readonly material = fullscreenMaterial(brightSource.replaceAll('GLOW_', 'own_') + brightFragment, {
     own_count: { value: 1 },
-    own_threshold: { value: [0, 0, 0, 0] },
+    own_threshold: { value: Array.from({ length: 4 }, () => new THREE.Vector2()) },
     own_tint: { value: Array.from({ length: 4 }, () => new THREE.Vector3()) },
     uSource: { value: null },
   });
@@ -52,9 +53,9 @@ export class Taker {
     this.halver = new Halver(gpu);
   }
 
-  take(picture: THREE.WebGLRenderTarget, { threshold, light }: Bright, to: BrightPicture): void {
+  take(picture: THREE.WebGLRenderTarget, { threshold, soft, light }: Bright, to: BrightPicture): void {
     const u = this.material.uniforms;
-    (u.own_threshold.value as number[])[0] = threshold;
+    (u.own_threshold.value as THREE.Vector2[])[0].set(threshold, soft);
     (u.own_tint.value as THREE.Vector3[])[0].set(...light);
     u.uSource.value = to.reference.of(picture, this.halver).texture;
     this.gpu.quad.draw(this.gpu.renderer, this.material, to.bright);

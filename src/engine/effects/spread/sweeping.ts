@@ -9,6 +9,7 @@ import { Sweeps, type Sweep } from './sweeps';
 /** What says which light is swept. */
 interface Takes {
   threshold: number;
+  soft: number;
   gain: Animated;
   tint: AnimatedColour;
 }
@@ -31,7 +32,11 @@ export const sweeping = <E extends Takes>(
         const { sweeps, dims = 1 } = along(effect, frame, sweeper.sideFor(source));
         const strength = evaluateAnimated(effect.gain, frame.phase) * dims;
         const light = colourAt(effect.tint, frame.phase).map((v) => v * strength) as Rgb;
-        uniforms.effect_light.value = sweeper.gather(source, { threshold: effect.threshold, light }, sweeps);
+        uniforms.effect_light.value = sweeper.gather(
+          source,
+          { threshold: effect.threshold, soft: effect.soft, light },
+          sweeps,
+        );
       },
       dispose: () => sweeper.dispose(),
     };

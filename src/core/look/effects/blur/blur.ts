@@ -1,4 +1,4 @@
-import { animated, choice, form, tag, type ValueOf } from '../../../forms';
+import { animated, choice, form, integer, number, seed, tag, type ValueOf } from '../../../forms';
 import { effectBase, shareWords, type EffectDefinition } from '../definition';
 import { TURNED } from '../fields';
 import { effectReach } from '../reach';
@@ -18,7 +18,7 @@ const BlurForm = form({
   kind: tag('blur'),
   way: choice(
     'line',
-    { line: 'Along a line', zoom: 'From a place', spin: 'Around a place' },
+    { line: 'Along a line', round: 'All round', zoom: 'From a place', spin: 'Around a place' },
     { label: 'Blurs', hint: 'Which way the picture is drawn out.' },
   ),
   long: animated(0, {
@@ -42,17 +42,40 @@ const BlurForm = form({
     hint: 'The place, to the right of the middle, as a share of the width.',
   }),
   above: animated(0, { label: 'Above', ...about, hint: 'Above the middle, as a share of the height.' }),
+  uneven: animated(0, {
+    label: 'Uneven',
+    ...{ unit: '%', min: 0, max: 1, display: 100, decimals: 0 },
+    hint: 'By noise it is drawn out less in some patches, at 100 % not at all in some.',
+  }),
+  patches: number(0.4, {
+    label: 'Patches',
+    unit: '% of height',
+    ...{ min: 0.02, max: 10, comfort: 1, display: 100, decimals: 0 },
+    hint: 'About how large they are.',
+  }),
+  cycles: integer(2, {
+    label: 'Patches change',
+    unit: 'per lap',
+    ...{ min: 1, max: 1000, comfort: 12 },
+    hint: 'The most whole cycles that any of them goes through in a lap.',
+  }),
+  seed: seed({ label: 'Chance', hint: 'Where the patches are.' }),
   ...effectReach(),
 });
 export type Blur = ValueOf<typeof BlurForm>;
 
-const WAYS: Record<Blur['way'], string> = { line: 'along a line', zoom: 'from a place', spin: 'around a place' };
+const WAYS: Record<Blur['way'], string> = {
+  line: 'along a line',
+  round: 'all round',
+  zoom: 'from a place',
+  spin: 'around a place',
+};
 
 export const blur: EffectDefinition<Blur> = {
   kind: 'blur',
   label: 'Blur',
   family: 'lens',
-  describe: 'The picture blurred along a line, from a place, or around one.',
+  describe: 'The picture blurred along a line, all round, from a place or around one; everywhere, or in patches.',
   form: BlurForm,
   space: 'scene',
   start: { long: 0.08 },

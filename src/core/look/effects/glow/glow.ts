@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { colour, form, list, number, stored, tag, type ValueOf } from '../../../forms';
 import { effectBase, type EffectDefinition } from '../definition';
+import { softField } from '../fields';
 import { effectReach } from '../reach';
 
 /** The most glows of one effect: they share one pass. */
@@ -25,6 +26,7 @@ export const GLOW_LAYER = form({
     comfort: 3,
     hint: 'Light above this glows, measured on the picture averaged over the glow’s own radius.',
   }),
+  soft: softField,
   gain: number(0.3, {
     label: 'Gain',
     unit: '×',
@@ -56,8 +58,8 @@ export const glow: EffectDefinition<Glow> = {
   // near and wide
   start: {
     layers: [
-      { id: 'near', radius: 0.005, threshold: 0.8, gain: 0.4, tint: '#ffffff' },
-      { id: 'wide', radius: 0.06, threshold: 0.15, gain: 0.3, tint: '#ffffff' },
+      { id: 'near', radius: 0.005, threshold: 0.8, soft: 0.5, gain: 0.4, tint: '#ffffff' },
+      { id: 'wide', radius: 0.06, threshold: 0.15, soft: 0.5, gain: 0.3, tint: '#ffffff' },
     ],
   },
   summary: ({ layers }) =>
