@@ -1,3 +1,4 @@
+import { withPassage, type Passage, type Passing } from '../../core/look/chains/passages';
 import { takenOver, type Chain } from '../../core/look/chains/chains';
 import { LARGEST_PIECE_BYTES, problemWords } from '../../formats/pieceFile';
 import { isChain, readChain } from '../../formats/chainFile';
@@ -12,6 +13,13 @@ export const takeChain = ({ effects }: Chain): void =>
   bench.update((piece) => ({
     ...piece,
     look: { ...piece.look, effects: takenOver(effects, piece.layers, () => newId('effect')) },
+  }));
+
+/** Adds the effects of a passage about a moment of the open piece. */
+export const addPassage = (passage: Passage, at: Passing): void =>
+  bench.update((piece) => ({
+    ...piece,
+    look: { ...piece.look, effects: withPassage(piece.look.effects, passage, at, () => newId('effect')) },
   }));
 
 /** Keeps effects under a name; what stands in the way is said. */

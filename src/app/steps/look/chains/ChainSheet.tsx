@@ -1,7 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { CHAINS, takenOver, type Chain } from '../../../../core/look/chains/chains';
 import { effectOf, type Effect } from '../../../../core/look/effects/kinds';
+import { PASSAGES, withPassage, type Passage } from '../../../../core/look/chains/passages';
 import type { Piece } from '../../../../core/piece/schema';
 import { keptChain, writeChain } from '../../../../formats/chainFile';
 import { fileName } from '../../../../formats/pieceFile';
@@ -9,10 +10,11 @@ import { removeChain, renameChain, storedChains } from '../../../../store/chains
 import { database } from '../../../../store/database';
 import { readStored } from '../../../../store/pieces';
 import { Button } from '../../../parts/Button';
+import { NumberField } from '../../../parts/NumberField';
 import { Sheet } from '../../../parts/Sheet';
 import { saveBlob } from '../../../shell/save';
 import { useBench, usePiece } from '../../../state/bench';
-import { keepChain, takeChain } from '../../../state/chains';
+import { addPassage, keepChain, takeChain } from '../../../state/chains';
 import { Stills } from '../../../state/stills';
 import styles from './ChainSheet.module.css';
 
@@ -22,6 +24,10 @@ interface Offered extends Chain {
   describe: string;
   /** of one that is kept */
   kept?: string;
+  /** of one that is added about a moment */
+  passage?: Passage;
+  /** the frame it is shown on, where that is not the playhead's */
+  shownOn?: number;
 }
 
 const WIDTH = 144;
@@ -67,12 +73,12 @@ function usePictures(piece: Piece, frameIndex: number, offered: readonly Offered
     const stills = new Stills();
     const urls: string[] = [];
     void (async () => {
-      for (const { key, effects } of offered) {
+      for (const { key, effects, shownOn = frameIndex } of offered) {
         if (!live) return;
         let n = 0;
         const own = takenOver(effects, piece.layers, () => `shown-${n++}`);
         const height = Math.max(16, Math.round((WIDTH * piece.frame.height) / piece.frame.width));
-        const request = { frameIndex, width: WIDTH, height, passes: 1 };
+        const request = { frameIndex: shownOn, width: WIDTH, height, passes: 1 };
         const blob = await stills
           .draw({ piece: { ...piece, look: { ...piece.look, effects: own } }, ...request })
           .catch(() => null);
@@ -120,31 +126,57 @@ function Chains({ onClose }: { onClose(): void }) {
   const frameIndex = useBench((state) => state.status?.frameIndex ?? 0);
   const kept = useLiveQuery(ofKept);
   const others = useLiveQuery(() => ofPieces(piece.id), [piece.id]);
-  const groups: { title: string; list: Offered[] }[] = [
+  const [at] = useState(frameIndex);
+  const [long, setLong] = useState(() => Math.round(piece.lap.rate.num / piece.lap.rate.den));
+  const { frames } = piece.lap;
+  const passages = PASSAGES.map((passage): Offered => {
+    let n = 0;
+    const effects = withPassage(piece.look.effects, passage, { frame: at, long, frames }, () => `passage-${n++}`);
+    // before its middle, where most of it is and something is left of the picture
+    const shownOn = (at + frames - Math.round(long / 7)) % frames;
+    return { ...passage, key: `passage ${passage.name} ${long}`, effects, passage, shownOn };
+  });
+  const groups: { title: string; list: Offered[]; head?: ReactNode }[] = [
+    { title: 'Kept', list: kept ?? [] },
     {
-      title: 'Kept',
-      list: kept ?? [],
+      title: `To pass through, about frame ${at}`,
+      list: passages,
+      head: (
+        <NumberField
+          spec={{ label: 'Frames it takes', min: 2, max: frames, unit: 'frames' }}
+          whole
+          value={Math.min(long, frames)}
+          onChange={setLong}
+        />
+      ),
     },
     { title: 'To go on from', list: CHAINS.map((chain) => ({ ...chain, key: `ships ${chain.name}` })) },
     { title: 'Of other loops', list: others ?? [] },
   ];
-  const [at] = useState(frameIndex);
   const pictures = usePictures(piece, at, kept && others ? groups.flatMap(({ list }) => list) : []);
-  const take = (chain: Chain): void => {
-    takeChain(chain);
+  const take = (chain: Offered): void => {
+    if (chain.passage) addPassage(chain.passage, { frame: at, long, frames });
+    else takeChain(chain);
     onClose();
   };
   return (
     <>
       <div className={styles.all}>
-        {groups.map(({ title, list }) =>
+        {groups.map(({ title, list, head }) =>
           list.length === 0 ? null : (
             <section key={title} aria-label={title}>
-              <h3 className={styles.title}>{title}</h3>
+              <header className={styles.title}>
+                <h3>{title}</h3>
+                {head}
+              </header>
               <ul className={styles.list}>
                 {list.map((chain) => (
                   <li key={chain.key}>
-                    <button className={styles.take} aria-label={`Take ${chain.name}`} onClick={() => take(chain)}>
+                    <button
+                      className={styles.take}
+                      aria-label={`${chain.passage ? 'Add' : 'Take'} ${chain.name}`}
+                      onClick={() => take(chain)}
+                    >
                       {pictures.has(chain.key) ? <img src={pictures.get(chain.key)} alt="" /> : <span>drawing…</span>}
                     </button>
                     <span className={styles.words}>
