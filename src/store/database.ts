@@ -56,6 +56,18 @@ export interface StoredChain {
   effects: Effect[];
 }
 
+/** A piece as it was at some time. */
+export interface StoredVersion {
+  id: string;
+  pieceId: string;
+  name: string;
+  /** milliseconds since 1970 */
+  at: number;
+  /** of the document */
+  version: number;
+  piece: Piece;
+}
+
 class IsomorphDatabase extends Dexie {
   declare pieces: Table<StoredPiece, string>;
   declare steps: Table<StoredSteps, string>;
@@ -63,6 +75,7 @@ class IsomorphDatabase extends Dexie {
   declare thumbnails: Table<StoredThumbnail, string>;
   declare frames: Table<StoredFrame, string>;
   declare chains: Table<StoredChain, string>;
+  declare versions: Table<StoredVersion, string>;
 
   constructor() {
     super('isomorph');
@@ -70,6 +83,7 @@ class IsomorphDatabase extends Dexie {
     this.version(2).stores({ steps: 'pieceId' });
     this.version(3).stores({ frames: 'key, [at+bytes]' });
     this.version(4).stores({ chains: 'id, name' });
+    this.version(5).stores({ versions: 'id, pieceId' });
   }
 }
 

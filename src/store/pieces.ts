@@ -66,10 +66,15 @@ export const bringBack = (id: string): Promise<number> =>
       delete record.removedAt;
     });
 
-/** Takes a piece away for good. */
+/** Takes a piece away for good, and its versions. */
 export const deletePiece = (id: string): Promise<void> =>
-  database.transaction('rw', database.pieces, database.steps, database.places, async () => {
-    await Promise.all([database.pieces.delete(id), database.steps.delete(id), database.places.delete(id)]);
+  database.transaction('rw', database.pieces, database.steps, database.places, database.versions, async () => {
+    await Promise.all([
+      database.pieces.delete(id),
+      database.steps.delete(id),
+      database.places.delete(id),
+      database.versions.where('pieceId').equals(id).delete(),
+    ]);
   });
 
 /** Whole days that a removed piece can still be brought back, at least one while it is there. */

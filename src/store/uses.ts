@@ -9,14 +9,15 @@ export interface Use {
 }
 
 /**
- * For some hashes the chains and the stored pieces that name them: as they are, as they were and undo may make them again, and removed ones
- * that can still be brought back.
+ * For some hashes the chains, the stored pieces and their versions that name them: as they are, as they were and undo may make them again, and
+ * removed ones that can still be brought back.
  */
 export async function usesOf(hashes: readonly string[]): Promise<Map<string, Use[]>> {
-  const [pieces, steps, chains] = await Promise.all([
+  const [pieces, steps, chains, versions] = await Promise.all([
     database.pieces.toArray(),
     database.steps.toArray(),
     database.chains.toArray(),
+    database.versions.toArray(),
   ]);
   const stepsOf = new Map(steps.map(({ pieceId, past, future }) => [pieceId, JSON.stringify([past, future])]));
   const found = new Map(hashes.map((hash): [string, Use[]] => [hash, []]));
@@ -29,8 +30,17 @@ export async function usesOf(hashes: readonly string[]): Promise<Map<string, Use
         uses.push({ pieceId: id, name, only: removedAt !== undefined ? 'removed' : now ? null : 'undo' });
     }
   }
-  for (const { id, name, effects } of chains)
-    for (const [hash, uses] of found)
-      if (JSON.stringify(effects).includes(hash)) uses.push({ pieceId: id, name: `the chain “${name}”`, only: null });
+  const kept = [
+    ...chains.map(({ id, name, effects }) => ({
+      pieceId: id,
+      name: `the chain “${name}”`,
+      text: JSON.stringify(effects),
+    })),
+    ...versions.map(({ pieceId, name, piece }) => ({
+      ...{ pieceId, name: `“${name}” of ${piece.name}`, text: JSON.stringify(piece) },
+    })),
+  ];
+  for (const { text, ...where } of kept)
+    for (const [hash, uses] of found) if (text.includes(hash)) uses.push({ ...where, only: null });
   return found;
 }

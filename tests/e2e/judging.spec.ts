@@ -141,6 +141,40 @@ test('the picture is judged: steps are mended by dither, flashes by fewer beats,
   await expect(line).toHaveCount(0);
 });
 
+test('versions are kept, compared with, gone back to and opened beside the piece', async ({ page }) => {
+  await openInLook(page, board([flashing(4)], 24));
+  const cards = page.getByRole('region', { name: 'Effects' }).getByRole('article');
+  await page.getByRole('button', { name: 'Keep a version' }).click();
+  await expect(page.getByText('Kept as “Version 1”')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove Flash' }).click();
+  await expect(cards.filter({ hasText: 'Flash' })).toHaveCount(0);
+  const menu = async (): Promise<void> => {
+    await page.getByRole('button', { name: /^Piece:/ }).click();
+    await page.getByRole('menuitem', { name: 'Versions' }).click();
+  };
+  await menu();
+  const name = page.getByRole('textbox', { name: 'Name of Version 1' });
+  await name.fill('With flashes');
+  await name.press('Enter');
+  await page.getByRole('button', { name: 'Compare with With flashes' }).click();
+  await expect(
+    page.getByRole('group', { name: 'The other picture' }).getByText('With flashes', { exact: true }),
+  ).toBeVisible();
+  await menu();
+  await page.getByRole('button', { name: 'Go back to With flashes' }).click();
+  await expect(cards.filter({ hasText: 'Flash' })).toHaveCount(1);
+  await page.keyboard.press('Control+z');
+  await expect(cards.filter({ hasText: 'Flash' })).toHaveCount(0);
+  await menu();
+  await page.getByRole('button', { name: 'Remove With flashes' }).click();
+  await expect(page.getByText('None is kept yet.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await menu();
+  await page.getByRole('button', { name: 'Open With flashes beside it' }).click();
+  await expect(page.getByRole('heading', { name: 'Board, With flashes' })).toBeAttached();
+});
+
 test('chains of effects are kept, taken over, and come as files', async ({ page }) => {
   await openInLook(page, board([flashing(4)], 24));
   const cards = page.getByRole('region', { name: 'Effects' }).getByRole('article');
@@ -152,6 +186,10 @@ test('chains of effects are kept, taken over, and come as files', async ({ page 
   const written = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Write Blinking board to a file' }).click();
   const file = readFileSync(await (await written).path());
+  await page.getByRole('button', { name: 'Add Swelling' }).click();
+  await expect(cards.filter({ hasText: 'Distortion' })).toHaveCount(1);
+  await expect(cards.filter({ hasText: 'Flash' })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Chains' }).click();
   await page.getByRole('button', { name: 'Take Lost signal' }).click();
   await expect(cards.filter({ hasText: 'Blocks' })).toHaveCount(1);
   await expect(cards.filter({ hasText: 'Flash' })).toHaveCount(0);

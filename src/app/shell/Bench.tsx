@@ -13,6 +13,7 @@ import { Finder } from './Finder';
 import { listenToKeys } from './shortcuts';
 import { ShortcutSheet } from './ShortcutSheet';
 import { TopStrip } from './TopStrip';
+import { Versions } from './Versions';
 import styles from './Bench.module.css';
 
 const CARDS: Record<Step, () => React.ReactNode> = {
@@ -34,7 +35,7 @@ const BANDS: Record<Step, () => React.ReactNode> = {
 export function Bench({ startPhase }: { startPhase: number }) {
   const step = useBench((state) => state.step);
   const piece = useBench((state) => state.history?.present);
-  const [sheet, setSheet] = useState<'keys' | 'find' | null>(null);
+  const [sheet, setSheet] = useState<'keys' | 'find' | 'versions' | null>(null);
   const [folded, setFolded] = useState(false);
   const main = useRef<HTMLElement>(null);
   // what was pressed to come here is gone
@@ -45,7 +46,7 @@ export function Bench({ startPhase }: { startPhase: number }) {
   const StepBand = BANDS[step];
   return (
     <div className={styles.bench}>
-      <TopStrip onKeys={() => setSheet('keys')} />
+      <TopStrip onKeys={() => setSheet('keys')} onVersions={() => setSheet('versions')} />
       <main ref={main} tabIndex={-1} className={`${styles.main} ${folded ? styles.folded : ''}`}>
         <section className={styles.left}>
           <Boundary what="The picture" of={piece}>
@@ -76,6 +77,7 @@ export function Bench({ startPhase }: { startPhase: number }) {
         </aside>
       </main>
       <ShortcutSheet open={sheet === 'keys'} onClose={() => setSheet(null)} />
+      <Versions open={sheet === 'versions'} onClose={() => setSheet(null)} />
       <Finder open={sheet === 'find'} onClose={() => setSheet(null)} />
     </div>
   );

@@ -17,7 +17,7 @@ const WORDS: Record<Step, string> = { build: 'Build', fly: 'Fly', look: 'Look', 
 const SAVED = { saved: 'Saved', saving: 'Saving…', failed: 'Not saved' };
 
 /** Piece, steps, undo and whether all is saved. */
-export function TopStrip({ onKeys }: { onKeys(): void }) {
+export function TopStrip({ onKeys, onVersions }: { onKeys(): void; onVersions(): void }) {
   const piece = usePiece();
   const step = useBench((state) => state.step);
   const saved = useBench((state) => state.saved);
@@ -38,6 +38,7 @@ export function TopStrip({ onKeys }: { onKeys(): void }) {
     save: () => saveFile(piece),
     open: chooseFile,
     files: () => bench.patch({ files: true }),
+    versions: onVersions,
     copy: () => void openCopy(piece, `${piece.name}, copy`),
   };
   return (
@@ -57,6 +58,7 @@ export function TopStrip({ onKeys }: { onKeys(): void }) {
               <MenuItem id="save">Save a file</MenuItem>
               <MenuItem id="open">Open a file</MenuItem>
               <MenuItem id="copy">Make a copy</MenuItem>
+              <MenuItem id="versions">Versions</MenuItem>
               <MenuItem id="files">Kept files</MenuItem>
               <MenuItem id="loops">Back to the loops</MenuItem>
             </Menu>

@@ -16,8 +16,9 @@ import { beginGesture, change, endGesture, redo, undo, type History } from './hi
 export type FlyBandName = 'lap' | 'map' | 'comfort';
 export type LookBandName = 'lights' | 'lap' | 'tones' | 'bands' | 'flashes';
 
-/** What the picture is compared with: the piece before the last change, as it was opened, or at a moment that was held; or without some or all effects. */
-export type ComparedTo = { with: 'before' | 'opened' | 'held' | 'plain' } | { with: 'without'; effect: string };
+/** What the picture is compared with: the piece before the last change, as it was opened, or in a version that was kept; or without some or all effects. */
+export type ComparedTo =
+  { with: 'before' | 'opened' | 'plain' } | { with: 'version'; id: string } | { with: 'without'; effect: string };
 
 export const STEPS = ['build', 'fly', 'look', 'seam', 'export'] as const;
 export type Step = (typeof STEPS)[number];
@@ -35,8 +36,6 @@ export interface Bench {
   channel: Channel;
   /** what the picture is compared with; null for nothing */
   compared: ComparedTo | null;
-  /** the piece at a moment that was held to be compared with */
-  held: Piece | null;
   /** id of the open card */
   open: string | null;
   /** id of the open treatment of the open layer */
@@ -75,7 +74,6 @@ export const useBench = create<Bench>(() => ({
   alone: null,
   channel: PICTURE,
   compared: null,
-  held: null,
   open: null,
   openTreatment: null,
   flyBand: 'lap',
@@ -124,7 +122,6 @@ export const bench = {
       alone: null,
       channel: PICTURE,
       compared: null,
-      held: null,
       open: history.present.layers[0]?.id ?? null,
       selected: null,
       byHand: null,

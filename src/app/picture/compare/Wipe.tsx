@@ -4,6 +4,7 @@ import type { Piece } from '../../../core/piece/schema';
 import { troubleWords } from '../../../core/trouble';
 import { bench, useBench } from '../../state/bench';
 import { overtaken, player } from '../../state/player';
+import { useVersions } from '../../state/versions';
 import { comparedPiece, comparisons, comparedKey } from './compared';
 import styles from './Compare.module.css';
 
@@ -48,14 +49,15 @@ function useOther(other: Piece | null, frameIndex: number, size: { width: number
 
 /** What the picture is compared with, over its left part up to a line that is dragged. */
 export function Wipe({ width, height, border }: { width: number; height: number; border: number }) {
-  const { history, held, compared, playing } = useBench(
-    useShallow(({ history, held, compared, playing }) => ({ history, held, compared, playing })),
+  const { history, compared, playing } = useBench(
+    useShallow(({ history, compared, playing }) => ({ history, compared, playing })),
   );
+  const versions = useVersions(history?.present.id);
   const frameIndex = useBench((state) => (state.compared ? (state.status?.frameIndex ?? 0) : 0));
   const [line, setLine] = useState(0.5);
   const other = useMemo(
-    () => (history && !playing ? comparedPiece(history, held, compared) : null),
-    [history, held, compared, playing],
+    () => (history && !playing ? comparedPiece(history, versions, compared) : null),
+    [history, versions, compared, playing],
   );
   const ratio = devicePixelRatio;
   const { url, failed } = useOther(other, frameIndex, {
@@ -63,7 +65,7 @@ export function Wipe({ width, height, border }: { width: number; height: number;
     height: Math.round(height * ratio),
   });
   if (!history || !compared || !other) return null;
-  const words = comparisons(history, held)[comparedKey(compared)] ?? '';
+  const words = comparisons(history, versions)[comparedKey(compared)] ?? '';
   const move = (to: number): void => setLine(Math.min(1, Math.max(0, to)));
   const drag = (event: PointerEvent<HTMLDivElement>): void => {
     if (event.type === 'pointerdown') event.currentTarget.setPointerCapture(event.pointerId);

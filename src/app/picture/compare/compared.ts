@@ -1,6 +1,7 @@
 import { effectOf, type Effect } from '../../../core/look/effects/kinds';
 import type { Piece } from '../../../core/piece/schema';
 import type { ComparedTo } from '../../state/bench';
+import type { Version } from '../../../store/versions';
 import type { History } from '../../state/history';
 
 const withEffects = (piece: Piece, keep: (effect: Effect) => boolean): Piece => ({
@@ -11,7 +12,7 @@ const withEffects = (piece: Piece, keep: (effect: Effect) => boolean): Piece => 
 /** The piece that the open one is compared with; null where there is none, or no longer. */
 export function comparedPiece(
   { present, past, gesture }: History<Piece>,
-  held: Piece | null,
+  versions: readonly Version[],
   to: ComparedTo | null,
 ): Piece | null {
   switch (to?.with) {
@@ -19,8 +20,8 @@ export function comparedPiece(
       return gesture ?? past.at(-1) ?? null;
     case 'opened':
       return past[0] ?? gesture;
-    case 'held':
-      return held;
+    case 'version':
+      return versions.find(({ id }) => id === to.id)?.piece ?? null;
     case 'plain':
       return withEffects(present, () => false);
     case 'without':
@@ -33,29 +34,36 @@ export function comparedPiece(
 }
 
 /** What it can be compared with, by keys, in words. */
-export function comparisons({ present, past }: History<Piece>, held: Piece | null): Record<string, string> {
+export function comparisons({ present, past }: History<Piece>, versions: readonly Version[]): Record<string, string> {
   const effects = present.look.effects.filter(({ kind, off }) => !off && !effectOf(kind).always);
   return {
     none: 'Against nothing',
     ...(past.length > 0 ? { before: 'Before the last change', opened: 'As far back as undo goes' } : {}),
-    ...(held ? { held: 'As it was held' } : {}),
+    ...Object.fromEntries(versions.map(({ id, name }) => [VERSION + id, name])),
     plain: 'Without effects',
     ...Object.fromEntries(effects.map(({ id, kind }) => [WITHOUT + id, `Without ${effectOf(kind).label}`])),
   };
 }
 const WITHOUT = 'without ';
+const VERSION = 'version ';
 
-export const comparedKey = (to: ComparedTo | null): string =>
-  to ? (to.with === 'without' ? WITHOUT + to.effect : to.with) : 'none';
+export function comparedKey(to: ComparedTo | null): string {
+  switch (to?.with) {
+    case 'without':
+      return WITHOUT + to.effect;
+    case 'version':
+      return VERSION + to.id;
+    default:
+      return to?.with ?? 'none';
+  }
+}
 
-const PLAIN = ['before', 'opened', 'held', 'plain'] as const;
+const PLAIN = ['before', 'opened', 'plain'] as const;
 
 /** What a key stands for; null for nothing. */
-export const comparedOf = (key: string): ComparedTo | null => {
+export function comparedOf(key: string): ComparedTo | null {
   const plain = PLAIN.find((name) => name === key);
-  return plain
-    ? { with: plain }
-    : key.startsWith(WITHOUT)
-      ? { with: 'without', effect: key.slice(WITHOUT.length) }
-      : null;
-};
+  if (plain) return { with: plain };
+  if (key.startsWith(WITHOUT)) return { with: 'without', effect: key.slice(WITHOUT.length) };
+  return key.startsWith(VERSION) ? { with: 'version', id: key.slice(VERSION.length) } : null;
+}
