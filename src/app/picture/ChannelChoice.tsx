@@ -11,6 +11,7 @@ const OWN = {
   alpha: 'Alpha',
   depth: 'Depth',
   normal: 'Normals',
+  motion: 'Motion',
   lines: 'Drawn lines',
 } as const;
 const OF_LAYER = 'layer ';
@@ -60,6 +61,8 @@ export function channelWords(piece: Piece, channel: Channel): string {
       return 'depth: the plane of focus is middle grey';
     case 'normal':
       return 'normals: red to the right, green up, blue to the camera';
+    case 'motion':
+      return 'motion: grey stands still, red goes to the right, green up';
     case 'lines':
       return 'drawn lines alone';
     case 'layer':

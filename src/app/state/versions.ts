@@ -6,6 +6,8 @@ import { bench } from './bench';
 import { say, unsay } from './notices';
 
 const NONE: Version[] = [];
+/** How long what was kept is said. */
+const READ_MS = 5000;
 
 /** The versions of a piece, the newest first. */
 export const useVersions = (pieceId: string | undefined): Version[] =>
@@ -15,7 +17,8 @@ export const useVersions = (pieceId: string | undefined): Version[] =>
 export async function keep(piece: Piece): Promise<void> {
   try {
     const name = await keepVersion(piece);
-    say(`Kept as “${name}”: to be compared with, and gone back to.`, { id: 'version', tone: 'remark' });
+    const notice = say(`Kept as “${name}”: to be compared with, and gone back to.`, { id: 'version', tone: 'remark' });
+    setTimeout(() => unsay(notice), READ_MS);
   } catch (error) {
     say(`The version was not kept: ${storeTrouble(error)}.`);
   }

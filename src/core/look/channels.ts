@@ -34,6 +34,8 @@ export type Numbers =
   | { of: 'alpha' }
   /** metres along the line of sight's axis and normals as the camera has them, at the frame's own phase from the middle of the lens: not filtered */
   | { of: 'depth' | 'normal' }
+  /** pixels to the right and up that what is seen goes in a frame, of the picture as large as it is drawn, as unfiltered */
+  | { of: 'motion' }
   | { of: 'layer'; id: string };
 
 /** What the engine draws of a frame. */

@@ -1,4 +1,4 @@
-// A channel of a frame, as numbers or as it is shown. By uOf: 0 depth, 1 normal, 2 a share. Needs matter/direction.glsl.
+// A channel of a frame, as numbers or as it is shown. By uOf: 0 depth, 1 normal, 2 a share, 3 motion. Needs matter/direction.glsl.
 uniform sampler2D uSurface;
 uniform mat4 uView;
 uniform int uOf;
@@ -24,6 +24,11 @@ void main() {
     vec3 n = mat3(uView) * direction(surface.xy);
     vec3 shown = faces ? 0.5 + 0.5 * n : vec3(0.5);
     outChannel = uShown ? vec4(there ? shown : vec3(0.0), 1.0) : vec4(faces ? n : vec3(0.0), 1.0);
+  } else if (uOf == 3) {
+    // what stands still is middle grey; half of the rest of the way for a hundredth of the height
+    vec2 way = surface.xy / float(textureSize(uSurface, 0).y);
+    vec2 shown = 0.5 + 0.5 * way / (length(way) + 0.01);
+    outChannel = uShown ? vec4(shown, 0.5, 1.0) : vec4(surface.xy, 0.0, 1.0);
   } else {
     outChannel = vec4(vec3(surface[uNumber]), 1.0);
   }

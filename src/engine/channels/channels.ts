@@ -8,24 +8,44 @@ import { setPass, type Pass, type View } from '../frame/view';
 import type { Gpu } from '../gl/gpu';
 import { Sized } from '../gl/sized';
 import { fullscreenMaterial } from '../gl/quad';
-import { emptyMatter } from '../gl/target';
+import { emptyMatter, floatTarget } from '../gl/target';
+import viewSource from '../frame/view.glsl?raw';
+import motionSource from '../lens/motion.glsl?raw';
 import directionSource from '../matter/direction.glsl?raw';
 import channelFragment from './channel.frag.glsl?raw';
+import motionFragment from './motion.frag.glsl?raw';
 import type { Slots } from './slots';
 
 /** The one pass that channels which are not filtered are drawn in: from the middle of the lens, at the frame's own phase. */
 const MIDDLE: Pass = { lens: { x: 0, y: 0, a: 0.5, b: 0.5, t: 0.5 }, index: 0, total: 1 };
 
+/** What a program is told that it shows: see channel.frag.glsl. */
+const OF = { depth: 0, normal: 1, share: 2, motion: 3 } as const;
+
+/** A frame whose channels are asked for. */
+interface Framed {
+  piece: Piece;
+  shot: Shot;
+  shown: ShownLayers;
+  targets: Targets;
+}
+
 /** Draws a channel of a frame in place of its picture. */
 export class Channels {
   private readonly surfaces = new Sized(matterTarget);
+  private readonly motions = new Sized((width, height) => floatTarget(width, height));
   private readonly material: THREE.RawShaderMaterial;
+  private readonly still: THREE.RawShaderMaterial;
   private readonly own = {
     uSurface: { value: null as THREE.Texture | null },
     uOf: { value: 0 },
     uNumber: { value: 0 },
     uShown: { value: true },
     uDrawnBack: { value: 0 },
+    uToOpen: { value: new THREE.Matrix4() },
+    uToClose: { value: new THREE.Matrix4() },
+    // all of the shutter, and as far as it goes
+    uSpread: { value: new THREE.Vector3(0, 1, 1e9) },
   };
 
   constructor(
@@ -35,10 +55,11 @@ export class Channels {
   ) {
     const { uView, uFocus } = view;
     this.material = fullscreenMaterial(directionSource + channelFragment, { ...this.own, uView, uFocus });
+    this.still = fullscreenMaterial(viewSource + motionSource + motionFragment, { ...view, ...this.own });
   }
 
   /** Draws what the frame's own moment shows of depths and normals. */
-  private seen(piece: Piece, shot: Shot, shown: ShownLayers, targets: Targets): THREE.Texture {
+  private seen({ piece, shot, shown, targets }: Framed): THREE.Texture {
     const surface = this.surfaces.at(targets);
     setPass(this.view, piece, shot, MIDDLE, shown.solid, new Map());
     emptyMatter(this.gpu.renderer, surface);
@@ -46,17 +67,35 @@ export class Channels {
     return surface.textures[0];
   }
 
+  /** Draws how far what is seen goes while the shutter is open: what stands still by the camera, and what moves besides over it. */
+  private motion(framed: Framed): THREE.Texture {
+    const { view, own } = this;
+    const surface = (own.uSurface.value = this.seen(framed));
+    const { shot, shown, targets } = framed;
+    const motion = this.motions.at(targets);
+    const back = view.uView.value.clone().invert();
+    own.uToOpen.value.multiplyMatrices(shot.open, back);
+    own.uToClose.value.multiplyMatrices(shot.close, back);
+    this.gpu.quad.draw(this.gpu.renderer, this.still, motion);
+    view.uMatter.value = surface;
+    for (const { drawn, moment } of shown.matter) {
+      if (!drawn.drawMotion) continue;
+      drawn.show(moment, MIDDLE.lens.t);
+      drawn.drawMotion(motion);
+    }
+    view.uMatter.value = null;
+    return motion.texture;
+  }
+
   /** @param to where its numbers go; null for the canvas, to be looked at */
-  draw(
-    channel: Numbers,
-    { piece, shot, shown, targets }: { piece: Piece; shot: Shot; shown: ShownLayers; targets: Targets },
-    to: THREE.WebGLRenderTarget | null,
-  ): void {
+  draw(channel: Numbers, framed: Framed, to: THREE.WebGLRenderTarget | null): void {
+    const { shot } = framed;
     const asked = channelAsks(channel);
     const slot = asked && this.slots.at(asked);
-    this.own.uSurface.value = slot?.target.texture ?? this.seen(piece, shot, shown, targets);
+    this.own.uSurface.value =
+      slot?.target.texture ?? (channel.of === 'motion' ? this.motion(framed) : this.seen(framed));
     this.own.uNumber.value = slot?.number ?? 0;
-    this.own.uOf.value = slot ? 2 : channel.of === 'depth' ? 0 : 1;
+    this.own.uOf.value = slot ? OF.share : channel.of in OF ? OF[channel.of as keyof typeof OF] : OF.depth;
     this.own.uShown.value = to === null;
     this.own.uDrawnBack.value = shot.back;
     this.gpu.quad.draw(this.gpu.renderer, this.material, to);
@@ -65,6 +104,8 @@ export class Channels {
 
   dispose(): void {
     this.surfaces.dispose();
+    this.motions.dispose();
     this.material.dispose();
+    this.still.dispose();
   }
 }

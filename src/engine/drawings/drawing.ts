@@ -80,6 +80,8 @@ export interface MatterDrawn extends DrawnBase {
   draw(at: readonly VisiblePart[], target: THREE.WebGLRenderTarget): void;
   /** Draws the lines along it, when all matter is drawn; of the moment that it shows. */
   drawLines?(target: THREE.WebGLRenderTarget): void;
+  /** Draws how far what is seen of it moves while the shutter is open, where the view's matter is as deep: see matter/moving.ts. */
+  drawMotion?(target: THREE.WebGLRenderTarget): void;
   /** Takes what it mirrors in a pass, a picture of it and the plane in the view; null where there is none. */
   mirror?(picture: MirrorPicture | null, plane: THREE.Vector4): void;
   /** it is seen through: drawn when all else of a pass is lit */

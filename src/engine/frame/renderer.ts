@@ -217,14 +217,17 @@ export class Renderer {
       for (const _ of this.drawPasses(frame)) yield ++done / whole;
       this.earlier.add(id, this.bring(frame, other).texture, joins, gain);
     }
-    const frame = this.begin(this.piece, request, true);
     const { channel } = request;
-    if (channel.of === 'depth' || channel.of === 'normal') {
+    if (channel.of === 'depth' || channel.of === 'normal' || channel.of === 'motion') {
+      // motion is that of a whole frame, and of what moves by itself too
+      const whole = channel.of === 'motion' ? withShutter(this.piece, 1 / this.piece.lap.frames) : this.piece;
+      const frame = this.begin(whole, { ...request, elementMotion: true }, true);
       this.resize(request, to);
       this.channels.draw(channel, frame, to);
       yield 1;
       return;
     }
+    const frame = this.begin(this.piece, request, true);
     for (const _ of this.drawPasses(frame)) yield ++done / whole;
     this.finish(frame, request, to);
   }

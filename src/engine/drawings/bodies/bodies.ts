@@ -14,6 +14,7 @@ import { vertexProgram } from '../../layer/program';
 import { SEEN_MOMENTS, WHOLE, type DrawingKind, type MatterDrawn } from '../drawing';
 import { coverVertex } from '../../matter/pattern/program';
 import surfaceSource from '../../matter/surface.glsl?raw';
+import { Lazily, movingMaterial } from '../../matter/moving';
 import { SOLID, hidingMaterial, isOpaque, isSeenThrough, matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram } from '../../seen/sorter';
@@ -117,6 +118,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         : null;
     // as lights see what is there all over
     const hiding = cut || picture ? null : hidingMaterial(shader, uniforms, side);
+    const moving = new Lazily(() => movingMaterial(shader, uniforms, side));
     const sort = (bent ? '#define BENT\n' : '') + ENTIRELY + composed + sidesSource + sortSource;
     const program = new SortProgram(sort, uniforms, null);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), materials[0].material);
@@ -183,6 +185,14 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
           lines.draw(now, target);
         },
       }),
+      drawMotion(target) {
+        object.material = moving.get();
+        for (const geometry of seen[now]) {
+          if (geometry.instanceCount === 0) continue;
+          object.geometry = geometry;
+          gpu.stage.draw(gpu.renderer, object, target);
+        }
+      },
       drawBacks(_at, target) {
         if (!backs) return;
         object.material = backs;
@@ -201,6 +211,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         for (const geometry of seen.flat()) geometry.dispose();
         for (const { material } of materials) material.dispose();
         hiding?.dispose();
+        moving.dispose();
       },
     };
   },

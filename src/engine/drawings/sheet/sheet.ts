@@ -7,6 +7,7 @@ import viewSource from '../../frame/view.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
 import mirroredSource from '../../mirror/mirrored.glsl?raw';
 import { coverVertex } from '../../matter/pattern/program';
+import { Lazily, movingMaterial } from '../../matter/moving';
 import { hidingMaterial, isSeenThrough, matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram, type Seen } from '../../seen/sorter';
@@ -73,6 +74,9 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
       made.mirrors ? { ...turnSources, ...MIST.sources } : turnSources,
     );
     const hiding = hidingMaterial(viewSource + BLOCKS + uprightSource + vertex, uniforms, THREE.DoubleSide);
+    const moving = new Lazily(() =>
+      movingMaterial(viewSource + BLOCKS + uprightSource + vertex, uniforms, THREE.DoubleSide),
+    );
     const program = new SortProgram(viewSource + BLOCKS + sidesSource + sortSource, uniforms, null);
     const cells = viewSource + uprightSource + cellsSource;
     const lines = made.lines === 'none' ? null : new GridLines(gpu, cells, linesVertex, uniforms, made.lines);
@@ -142,6 +146,14 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
           gpu.stage.draw(gpu.renderer, object, target);
         }
       },
+      drawMotion(target) {
+        object.material = moving.get();
+        for (const geometry of seen[now]) {
+          if (geometry.instanceCount === 0) continue;
+          object.geometry = geometry;
+          gpu.stage.draw(gpu.renderer, object, target);
+        }
+      },
       dispose() {
         program.dispose();
         linesProgram?.dispose();
@@ -149,6 +161,7 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
         for (const geometry of seen.flat()) geometry.dispose();
         material.dispose();
         hiding.dispose();
+        moving.dispose();
       },
     };
   },

@@ -3,6 +3,7 @@ import type { DrawingOf } from '../../../core/layers/drawing';
 import viewSource from '../../frame/view.glsl?raw';
 import { fillAttribute } from '../../gl/fill';
 import { coverVertex } from '../../matter/pattern/program';
+import { Lazily, movingMaterial } from '../../matter/moving';
 import { hidingMaterial, isSeenThrough, matterMaterial } from '../../matter/program';
 import sidesSource from '../../seen/sides.glsl?raw';
 import { SortProgram } from '../../seen/sorter';
@@ -47,6 +48,7 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
       THREE.DoubleSide,
     );
     const hiding = hidingMaterial(viewSource + wallSource + vertex, uniforms, THREE.DoubleSide);
+    const moving = new Lazily(() => movingMaterial(viewSource + wallSource + vertex, uniforms, THREE.DoubleSide));
     const inks = `const bool INKED = ${String(made.lines !== 'none')};\n`;
     const program = new SortProgram(
       inks + viewSource + wallSource + sidesSource + maySources + sortSource,
@@ -94,12 +96,18 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
         gpu.stage.draw(gpu.renderer, object, target);
       },
       ...(lines && { drawLines: (target: THREE.WebGLRenderTarget) => lines.draw(now, target) }),
+      drawMotion(target) {
+        object.geometry = seen[now];
+        object.material = moving.get();
+        gpu.stage.draw(gpu.renderer, object, target);
+      },
       dispose() {
         program.dispose();
         // of moments that were never shown there is none
         seen.forEach((geometry) => geometry.dispose());
         material.dispose();
         hiding.dispose();
+        moving.dispose();
         lines?.dispose();
       },
     };
