@@ -125,6 +125,95 @@ test('normals are the camera’s: level ground faces up as it is seen', async ({
   up.forEach((v, k) => expect(normals[at + k]).toBeCloseTo(v, 4));
 });
 
+/** Where the middle of a pixel is in the world, so many metres along the camera's axis. */
+function worldOf(piece: Piece, p: number, depth: number): Vec3 {
+  const pose = cameraPose(piece, FRAME / 100);
+  const pixelFocal = (SIZE.width * pose.focalMm) / pose.sensorMm;
+  const [x, y] = [(p % SIZE.width) + 0.5 - SIZE.width / 2, Math.floor(p / SIZE.width) + 0.5 - SIZE.height / 2];
+  const seen = rotate(pose.quaternion, [(x / pixelFocal) * depth, (y / pixelFocal) * depth, -depth]);
+  return [0, 1, 2].map((k) => pose.position[k] + seen[k]) as Vec3;
+}
+
+/** Where the core's camera sees a place of the world at a phase: pixels from the middle. */
+function pixelOf(piece: Piece, place: Vec3, phase: number): [number, number] {
+  const pose = cameraPose(piece, phase);
+  const [x, y, z, w] = pose.quaternion;
+  const [aside, above, behind] = rotate([-x, -y, -z, w], subtract(place, pose.position));
+  const pixelFocal = (SIZE.width * pose.focalMm) / pose.sensorMm;
+  return [(pixelFocal * aside) / -behind, (pixelFocal * above) / -behind];
+}
+const [OPENS, CLOSES] = [(FRAME - 0.5) / 100, (FRAME + 0.5) / 100];
+
+test('motion of what stands still is that of the core’s camera over a whole frame, whatever the shutter', async ({
+  page,
+}) => {
+  const piece = heap(
+    {},
+    { shutterDeg: 90, yaw: { law: 'swing', middle: 0, reach: 20, cycles: 1, wave: 'sine', shift: 0.1 } },
+  );
+  const [depths, motion] = [
+    await numbers(page, piece, { channel: { of: 'depth' } }),
+    await numbers(page, piece, { channel: { of: 'motion' } }),
+  ];
+  let [there, sum] = [0, 0];
+  const off = most(PIXELS, (p) => {
+    const far = depths[4 * p] > 1e8;
+    const place = worldOf(piece, p, far ? 1e6 : depths[4 * p]);
+    const [from, to] = [pixelOf(piece, place, OPENS), pixelOf(piece, place, CLOSES)];
+    if (!far) there++;
+    sum += Math.hypot(to[0] - from[0], to[1] - from[1]) / PIXELS;
+    return Math.max(...[0, 1].map((k) => Math.abs(motion[4 * p + k] - (to[k] - from[k]))));
+  });
+  expect(there).toBeGreaterThan(500);
+  expect(sum).toBeGreaterThan(0.5);
+  expect(off).toBeLessThan(0.005);
+});
+
+test('motion of what moves by itself is what its elements go, before a camera that stands', async ({ page }) => {
+  // the shutter is open all of a frame, so that depth is that of the same way
+  const still = { route: { kind: 'run', tilesPerLap: 0 }, shutterDeg: 360 };
+  const piece = heap({}, still);
+  const moving = { kind: 'drift', id: 'd', amount: 3, scale: 4, cycles: 3 };
+  const drifting = PieceSchema.parse({ ...piece, layers: [{ ...piece.layers[0], treatments: [moving] }] });
+  const elements = await page.evaluate(
+    async ([p, phases]) => {
+      const parsed = lab.parse({ format: 'isomorph', version: 7, piece: p });
+      const lists: number[][] = [];
+      for (const phase of phases) lists.push([...(await lab.engine.api.elements(parsed, 'boxes', phase))[0]]);
+      return lists;
+    },
+    [drifting, [FRAME / 100, OPENS, CLOSES]] as const,
+  );
+  const [depths, motion] = [
+    await numbers(page, drifting, { channel: { of: 'depth' } }),
+    await numbers(page, drifting, { channel: { of: 'motion' } }),
+  ];
+  const place = (list: number, i: number): Vec3 => elements[list].slice(4 * i, 4 * i + 3) as unknown as Vec3;
+  let [compared, sum] = [0, 0];
+  const off = most(PIXELS, (p) => {
+    const depth = depths[4 * p];
+    if (depth > 1e8) return Math.hypot(motion[4 * p], motion[4 * p + 1]);
+    const seen = worldOf(drifting, p, depth);
+    // of the boxes the one about it, where that is one alone; in each repetition
+    const about = Array.from({ length: elements[0].length / 4 }, (_, i) => i).filter((i) => {
+      const [x, y, z] = subtract(seen, place(0, i));
+      const within = z - Math.round(z / drifting.tile) * drifting.tile;
+      return Math.hypot(x, y, within) < 0.8 * elements[0][4 * i + 3];
+    });
+    if (about.length !== 1) return 0;
+    const [first, last] = [1, 2].map((list) => place(list, about[0]));
+    const [from, to] = [first, last].map((then) =>
+      pixelOf(drifting, [0, 1, 2].map((k) => seen[k] + then[k] - (first[k] + last[k]) / 2) as Vec3, FRAME / 100),
+    );
+    compared++;
+    sum += Math.hypot(to[0] - from[0], to[1] - from[1]);
+    return Math.max(...[0, 1].map((k) => Math.abs(motion[4 * p + k] - (to[k] - from[k]))));
+  });
+  expect(compared).toBeGreaterThan(300);
+  expect(sum / compared).toBeGreaterThan(0.3);
+  expect(off).toBeLessThan(0.005);
+});
+
 for (const [what, look, passes] of [
   ['in clear air, out of focus', {}, 16],
   ['in mist', { mist: 'lies' }, 16],
