@@ -6,8 +6,15 @@ it('effects that were written are read as they were', () => {
   for (const { name, effects } of CHAINS) {
     const json: unknown = JSON.parse(writeChain({ name, effects }));
     expect(isChain(json)).toBe(true);
-    expect(readChain(json)).toEqual({ ok: true, chain: { name, effects } });
+    expect(readChain(json)).toEqual({ ok: true, chain: { name, effects }, tables: [] });
   }
+});
+
+it('tables of colours go with the effects that name them', () => {
+  const tables = [{ name: 'own.cube', text: 'LUT_1D_SIZE 2\n0 0 0\n1 1 1\n' }];
+  const read = readChain(JSON.parse(writeChain(CHAINS[1], tables)));
+  expect(read.ok ? read.tables : read.problems).toEqual(tables);
+  expect(readChain({ ...JSON.parse(writeChain(CHAINS[1])), tables: [{ name: 'own.cube' }] }).ok).toBe(false);
 });
 
 it('what is wrong is said with its place, and what is newer is not read', () => {

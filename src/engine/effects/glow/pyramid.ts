@@ -8,6 +8,7 @@ import { floatTarget } from '../../gl/target';
 import type { Gpu, Uniforms } from '../../gl/gpu';
 import brightSource from '../spread/bright.glsl?raw';
 import { Halver, HALVING, Reference } from '../spread/reference';
+import nearFragment from './near.frag.glsl?raw';
 import upFragment from './up.frag.glsl?raw';
 
 const LEVELS = 7;
@@ -21,6 +22,8 @@ class Sizes {
   /** from half the reference on, each half the one before; and what is gathered upwards in them */
   readonly pyramid: THREE.WebGLRenderTarget[];
   readonly glow: THREE.WebGLRenderTarget[];
+  /** all that glows, at the reference size */
+  readonly together = new Sized((width, height) => floatTarget(width, height));
 
   constructor(
     readonly width: number,
@@ -38,7 +41,7 @@ class Sizes {
 
   dispose(): void {
     this.reference.dispose();
-    for (const target of [...this.pyramid, ...this.glow]) target.dispose();
+    for (const target of [...this.pyramid, ...this.glow, this.together]) target.dispose();
   }
 }
 
@@ -77,19 +80,11 @@ function setBright(uniforms: Uniforms, prefix: string, glows: readonly Placed[],
   return here.length > 0;
 }
 
-/** What a frame adds of its glows. */
-export interface Gathered {
-  /** what spreads, at half the reference size; null when nothing does */
-  light: THREE.Texture | null;
-  /** the picture at the reference size, of which the brightest shines where it is; null when nothing does, or when that is the picture itself */
-  near: THREE.Texture | null;
-}
-
 /**
  * Up to four glows from one shared pyramid. The picture is first averaged to a fixed reference size, unless it is smaller; each
  * glow takes the light above its threshold on the level of its own radius, and the levels are gathered upwards, each smoothed
- * as it is doubled, to half the reference. What belongs to the finest level hardly spreads: whoever draws the picture
- * takes it from the reference itself, by {@link brightGlsl}.
+ * as it is doubled, to half the reference. What belongs to the finest level hardly spreads: it is taken on
+ * the reference, or by whoever draws a picture that is no larger, by {@link brightGlsl}.
  */
 export class GlowPyramid {
   private readonly upMaterial = fullscreenMaterial(brightGlsl('level_') + upFragment, {
@@ -101,6 +96,13 @@ export class GlowPyramid {
     uHasCoarse: { value: 0 },
   });
 
+  private readonly nearMaterial = fullscreenMaterial(brightGlsl('near_') + nearFragment, {
+    ...brightUniforms('near_'),
+    uReference: { value: null },
+    uGathered: { value: null },
+    uHasGathered: { value: 0 },
+  });
+
   private readonly halver: Halver;
   private readonly sizes = new Sized((width, height) => new Sizes(width, height));
 
@@ -108,8 +110,16 @@ export class GlowPyramid {
     this.halver = new Halver(gpu);
   }
 
-  /** @param near takes what glows at the finest level: uniforms of `brightGlsl('effect_')` */
-  gather(light: THREE.WebGLRenderTarget, layers: readonly GlowLayer[], near: Uniforms, phase: number): Gathered {
+  /**
+   * What a frame adds of its glows; null where that is nothing, or only where it is.
+   * @param near takes what glows where it is, of a picture that is its own reference: uniforms of `brightGlsl('effect_')`
+   */
+  gather(
+    light: THREE.WebGLRenderTarget,
+    layers: readonly GlowLayer[],
+    near: Uniforms,
+    phase: number,
+  ): THREE.Texture | null {
     const sizes = this.sizes.at(light);
     const glows = layers
       .filter(({ gain }) => gain > 0)
@@ -117,17 +127,24 @@ export class GlowPyramid {
         const level = Math.log2(glow.radius * sizes.reference.side * 0.7);
         return { glow, tint: colourAt(glow.tint, phase), level: Math.min(LEVELS - 1, Math.max(0, level)) };
       });
-    const hasNear = setBright(near, 'effect_', glows, 0);
+    const { uniforms } = this.nearMaterial;
+    const resized = sizes.reference.scale < 1;
+    const hasNear = setBright(resized ? uniforms : near, resized ? 'near_' : 'effect_', glows, 0);
+    if (resized) setBright(near, 'effect_', [], 0);
     const deepest = Math.ceil(Math.max(0, ...glows.map(({ level }) => level)));
-    if (deepest === 0 && !hasNear) return { light: null, near: null };
+    if (deepest === 0 && !hasNear) return null;
     const reference = sizes.reference.of(light, this.halver);
     let source = reference;
     for (const level of sizes.pyramid.slice(0, deepest)) source = this.halver.draw(source, level, HALVING);
     for (let j = deepest; j >= 1; j--) this.up(sizes, glows, j, deepest);
-    return {
-      light: deepest > 0 ? sizes.glow[0].texture : null,
-      near: hasNear && reference !== light ? reference.texture : null,
-    };
+    const gathered = deepest > 0 ? sizes.glow[0].texture : null;
+    if (!resized || !hasNear) return gathered;
+    uniforms.uReference.value = reference.texture;
+    uniforms.uGathered.value = gathered;
+    uniforms.uHasGathered.value = gathered ? 1 : 0;
+    const together = sizes.together.at(reference);
+    this.gpu.quad.draw(this.gpu.renderer, this.nearMaterial, together);
+    return together.texture;
   }
 
   /** Adds what glows at a level to what was gathered below it. */
@@ -152,5 +169,6 @@ export class GlowPyramid {
     this.sizes.dispose();
     this.halver.dispose();
     this.upMaterial.dispose();
+    this.nearMaterial.dispose();
   }
 }

@@ -11,20 +11,16 @@ export const pyramidal = <E>(layers: (effect: E, phase: number) => readonly Glow
   make(gpu) {
     const shown = {
       effect_light: { value: null as THREE.Texture | null },
-      effect_near: { value: null as THREE.Texture | null },
       effect_spreads: { value: 0 },
-      effect_resized: { value: 0 },
     };
     const bright = brightUniforms('effect_');
     const pyramid = new GlowPyramid(gpu);
     return {
       uniforms: { ...shown, ...bright },
       prepare(effect, source, { phase }) {
-        const { light, near } = pyramid.gather(source, layers(effect, phase), bright, phase);
+        const light = pyramid.gather(source, layers(effect, phase), bright, phase);
         shown.effect_light.value = light;
         shown.effect_spreads.value = light ? 1 : 0;
-        shown.effect_near.value = near;
-        shown.effect_resized.value = near ? 1 : 0;
       },
       dispose: () => pyramid.dispose(),
     };

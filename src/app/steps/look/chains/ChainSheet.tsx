@@ -3,7 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { CHAINS, takenOver, type Chain } from '../../../../core/look/chains/chains';
 import { effectOf, type Effect } from '../../../../core/look/effects/kinds';
 import { PASSAGES, withPassage, type Passage } from '../../../../core/look/chains/passages';
-import { keptChain, writeChain } from '../../../../formats/chainFile';
+import { keptChain } from '../../../../formats/chainFile';
 import { fileName } from '../../../../formats/pieceFile';
 import { removeChain, renameChain, storedChains } from '../../../../store/chains';
 import { database } from '../../../../store/database';
@@ -14,7 +14,7 @@ import { PictureGroups, PictureRow, PictureRows, TypedName } from '../../../part
 import { Sheet } from '../../../parts/Sheet';
 import { saveBlob } from '../../../shell/save';
 import { useBench, usePiece } from '../../../state/bench';
-import { addPassage, keepChain, takeChain } from '../../../state/chains';
+import { addPassage, chainFile, keepChain, takeChain } from '../../../state/chains';
 import { usePictures } from '../../../state/pictures';
 
 /** A chain that is offered. */
@@ -152,7 +152,7 @@ function Chains({ onClose }: { onClose(): void }) {
                 >
                   {id === undefined ? null : (
                     <>
-                      <Button label={`Write ${name} to a file`} onPress={() => writeFile(chain)}>
+                      <Button label={`Write ${name} to a file`} onPress={() => void writeFile(chain)}>
                         Write
                       </Button>
                       <Button label={`Remove ${name}`} onPress={() => void removeChain(id)}>
@@ -170,5 +170,5 @@ function Chains({ onClose }: { onClose(): void }) {
   );
 }
 
-const writeFile = (chain: Chain): void =>
-  saveBlob(new Blob([writeChain(chain)], { type: 'application/json' }), fileName(chain.name, '.effects.json'));
+const writeFile = async (chain: Chain): Promise<void> =>
+  saveBlob(new Blob([await chainFile(chain)], { type: 'application/json' }), fileName(chain.name, '.effects.json'));
