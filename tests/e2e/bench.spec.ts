@@ -223,7 +223,7 @@ test('bad files are refused in words and the open piece is untouched', async ({ 
   await said(/“notes.json” was not opened: it is not JSON.*Nothing was changed/);
   await open('package.json', Buffer.from('{"name":"x"}'));
   await said(/not an Isomorph piece/);
-  await open('future.json', Buffer.from(demo.replace('"version": 3', '"version": 99')));
+  await open('future.json', Buffer.from(demo.replace(/"version": \d+/, '"version": 99')));
   await said(/newer Isomorph/);
   await open('range.json', Buffer.from(demo.replace('"tile": 12', '"tile": -3')));
   await said(/tile must be between 0.1 and 10000 m/);

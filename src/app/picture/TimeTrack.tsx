@@ -6,6 +6,7 @@ import { bench, useBench, usePiece } from '../state/bench';
 import { getAt } from '../../core/piece/paths';
 import { player } from '../state/player';
 import { drawTrack } from './drawTrack';
+import { openStretches } from './openStretches';
 import { phaseAt, pointAt, stretchesOf, type Track } from './track';
 import styles from './Picture.module.css';
 
@@ -31,6 +32,7 @@ export function TimeTrack({ width, height, border }: Props) {
   const status = useBench((state) => state.status);
   const selected = useBench((state) => state.selected);
   const lap = useBench((state) => state.lap);
+  const open = useBench((state) => state.open);
   const dragging = useRef(false);
   const { frames } = piece.lap;
   const phase = status?.phase ?? 0;
@@ -45,10 +47,11 @@ export function TimeTrack({ width, height, border }: Props) {
         frames,
         finished: lap ? stretchesOf(lap.there, lap.frames) : [],
         beats: piece.lap.tempo?.beats ?? 0,
+        stretches: openStretches(piece, open),
         keys: typeof value === 'object' && value.law === 'keyed' ? value.keys.map(({ at }) => at) : [],
       });
     },
-    [width, height, border, piece, selected, lap, phase, refined, frames],
+    [width, height, border, piece, selected, open, lap, phase, refined, frames],
   );
   if (width < 60) return null;
 

@@ -12,6 +12,8 @@ export interface TrackMarks {
   /** whole beats of the lap, or none */
   beats: number;
   keys: readonly number[];
+  /** in which what is open is there */
+  stretches: readonly { from: number; length: number }[];
 }
 
 /** Half of the gap in the line that marks the seam, as a share of the lap. */
@@ -19,7 +21,7 @@ const GAP = 0.0026;
 /** More beats than these could not be told apart. */
 const MOST_BEATS = 200;
 
-/** Draws the line of the lap and what is marked on it: finished frames, what has gone by, refinement, shutter, beats, keys, the seam. */
+/** Draws the line of the lap and what is marked on it: stretches, finished frames, what has gone by, refinement, shutter, beats, keys, the seam. */
 export function drawTrack(context: CanvasRenderingContext2D, track: Track, marks: TrackMarks): void {
   const line = new Path2D(trackPath(track));
   const length = trackLength(track);
@@ -42,6 +44,7 @@ export function drawTrack(context: CanvasRenderingContext2D, track: Track, marks
   };
 
   stroke(GAP, 1 - 2 * GAP, 5, 'track');
+  for (const { from, length: share } of marks.stretches) stroke(from, share, 9, 'text', 0.3);
   for (const { from, length: share } of marks.finished) stroke(from, share, 5, 'text', 0.5);
   stroke(GAP, phase - GAP, 2, 'time');
   stroke(phase, marks.refined / frames, 5, 'mark');

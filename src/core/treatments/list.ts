@@ -1,3 +1,4 @@
+import { appear } from './appear/appear';
 import { bend } from './bend/bend';
 import { disorder } from './disorder/disorder';
 import { drift } from './drift/drift';
@@ -20,6 +21,7 @@ export const LIST = [
   turn,
   stagger,
   leap,
+  appear,
   pulse,
   face,
   twist,

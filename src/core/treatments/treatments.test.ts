@@ -147,6 +147,7 @@ describe('every treatment', () => {
     turn: (u) => ({ law: 'wound', start: u, perLap: Math.round(u * 3) }),
     stagger: (u) => ({ law: 'swing', middle: 0.5, reach: u / 2, cycles: 1, wave: 'sine', shift: u }),
     leap: (u) => u,
+    appear: (u) => u,
     pulse: (u) => u,
     face: (u) => u,
     snap: (u) => u,

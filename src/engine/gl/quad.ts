@@ -82,6 +82,20 @@ export class Stage {
     renderer.render(this.scene, this.camera);
     this.scene.children = [];
   }
+
+  /** Draws an object with each of some geometries that has instances. */
+  drawInstances(
+    renderer: THREE.WebGLRenderer,
+    object: THREE.Mesh<THREE.BufferGeometry, THREE.Material>,
+    geometries: readonly THREE.InstancedBufferGeometry[],
+    target: THREE.WebGLRenderTarget | null,
+  ): void {
+    for (const geometry of geometries) {
+      if (geometry.instanceCount === 0) continue;
+      object.geometry = geometry;
+      this.draw(renderer, object, target);
+    }
+  }
 }
 
 /** Full-screen passes. */

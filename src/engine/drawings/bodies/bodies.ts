@@ -130,6 +130,10 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const outlines = (): readonly Detail[] =>
       (welds ??= details.map((detail) => ({ ...detail, index: welded(mesh, detail.index) })));
     let now = 0;
+    const drawAll = (own: THREE.RawShaderMaterial, target: THREE.WebGLRenderTarget): void => {
+      object.material = own;
+      gpu.stage.drawInstances(gpu.renderer, object, seen[now], target);
+    };
     let steps = vertexSteps(pipeline);
     return {
       stage: 'matter',
@@ -185,22 +189,9 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
           lines.draw(now, target);
         },
       }),
-      drawMotion(target) {
-        object.material = moving.get();
-        for (const geometry of seen[now]) {
-          if (geometry.instanceCount === 0) continue;
-          object.geometry = geometry;
-          gpu.stage.draw(gpu.renderer, object, target);
-        }
-      },
+      drawMotion: (target) => drawAll(moving.get(), target),
       drawBacks(_at, target) {
-        if (!backs) return;
-        object.material = backs;
-        for (const geometry of seen[now]) {
-          if (geometry.instanceCount === 0) continue;
-          object.geometry = geometry;
-          gpu.stage.draw(gpu.renderer, object, target);
-        }
+        if (backs) drawAll(backs, target);
       },
       dispose() {
         picture?.dispose();

@@ -84,6 +84,10 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
     const object = new THREE.Mesh(new THREE.BufferGeometry(), material);
     const seen: THREE.InstancedBufferGeometry[][] = [];
     let now = 0;
+    const drawAll = (own: THREE.RawShaderMaterial, target: THREE.WebGLRenderTarget): void => {
+      object.material = own;
+      gpu.stage.drawInstances(gpu.renderer, object, seen[now], target);
+    };
     return {
       stage: 'matter',
       casts: true,
@@ -138,22 +142,8 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
         now = moment.index;
         showLit(own, moment, time);
       },
-      draw(_at, target) {
-        for (const geometry of seen[now]) {
-          if (geometry.instanceCount === 0) continue;
-          object.geometry = geometry;
-          object.material = now < SEEN_MOMENTS ? material : hiding;
-          gpu.stage.draw(gpu.renderer, object, target);
-        }
-      },
-      drawMotion(target) {
-        object.material = moving.get();
-        for (const geometry of seen[now]) {
-          if (geometry.instanceCount === 0) continue;
-          object.geometry = geometry;
-          gpu.stage.draw(gpu.renderer, object, target);
-        }
-      },
+      draw: (_at, target) => drawAll(now < SEEN_MOMENTS ? material : hiding, target),
+      drawMotion: (target) => drawAll(moving.get(), target),
       dispose() {
         program.dispose();
         linesProgram?.dispose();

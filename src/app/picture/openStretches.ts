@@ -1,0 +1,20 @@
+import type { Piece } from '../../core/piece/schema';
+import { appearLasts, type Appear } from '../../core/treatments/appear/appear';
+import { stretchesOf } from './track';
+
+/** Whether a treatment has what it acts on come and go. */
+const appears = (treatment: { kind: string; off: boolean }): treatment is Appear =>
+  treatment.kind === 'appear' && !treatment.off;
+
+/** Stretches of the lap in which the first element of the layer that is open is there; none where it always is. */
+export function openStretches(piece: Piece, open: string | null): { from: number; length: number }[] {
+  const { frames } = piece.lap;
+  const all = piece.layers.find(({ id }) => id === open)?.treatments.filter(appears) ?? [];
+  if (all.length === 0) return [];
+  const inside = ({ from, to }: Appear, frame: number): boolean =>
+    (((frame - from) % frames) + frames) % frames < appearLasts({ from, to }, frames);
+  const there = Array.from({ length: frames }, (_, frame) => frame).filter((frame) =>
+    all.every((one) => inside(one, frame) === (one.how === 'there')),
+  );
+  return stretchesOf(new Set(there), frames);
+}
