@@ -82,7 +82,9 @@ describe('state half of the seam report', () => {
     const faulty = plant(tunnel, (p) => {
       toneOf(p).exposure = { law: 'swing', middle: 0, reach: 1, cycles: 1.5, wave: 'sine', shift: 0 };
     });
-    expect(failures(faulty)).toEqual(['value:look.effects.2.exposure']);
+    expect(failures(faulty)).toEqual([
+      `value:look.effects.${faulty.look.effects.findIndex(({ kind }) => kind === 'tone')}.exposure`,
+    ]);
   });
 
   it('names colours and gradients that do not come back, and what turns by no whole turns, and mends them', () => {
