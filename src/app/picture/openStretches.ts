@@ -1,5 +1,6 @@
 import type { Piece } from '../../core/piece/schema';
-import { appearLasts, type Appear } from '../../core/treatments/appear/appear';
+import { frameOfLap, stretchLasts } from '../../core/time/stretch';
+import type { Appear } from '../../core/treatments/appear/appear';
 import { stretchesOf } from './track';
 
 /** Whether a treatment has what it acts on come and go. */
@@ -11,8 +12,8 @@ export function openStretches(piece: Piece, open: string | null): { from: number
   const { frames } = piece.lap;
   const all = piece.layers.find(({ id }) => id === open)?.treatments.filter(appears) ?? [];
   if (all.length === 0) return [];
-  const inside = ({ from, to }: Appear, frame: number): boolean =>
-    (((frame - from) % frames) + frames) % frames < appearLasts({ from, to }, frames);
+  const inside = (one: Appear, frame: number): boolean =>
+    frameOfLap(frame - one.from, frames) < stretchLasts(one, frames);
   const there = Array.from({ length: frames }, (_, frame) => frame).filter((frame) =>
     all.every((one) => inside(one, frame) === (one.how === 'there')),
   );

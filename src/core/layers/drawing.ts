@@ -1,3 +1,4 @@
+import { frameOfLap, stretchLasts } from '../time/stretch';
 import type { AnimatedGradient } from '../colour/animated';
 import type { FileRef } from '../kept';
 import type { Lines } from '../lines/lines';
@@ -138,9 +139,7 @@ export interface Frames {
 /** Whether a frame of a lap lies within a stretch. */
 export function within(shown: Frames | null, frame: number, frames: number): boolean {
   if (!shown) return true;
-  const wrap = (n: number): number => ((n % frames) + frames) % frames;
-  const length = shown.to - shown.from >= frames ? frames : wrap(shown.to - shown.from);
-  return wrap(frame - shown.from) < length !== shown.outside;
+  return frameOfLap(frame - shown.from, frames) < stretchLasts(shown, frames) !== shown.outside;
 }
 
 /** What the drawing programs need of a layer besides its elements; uniforms, so changing them rebuilds nothing. */

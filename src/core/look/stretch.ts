@@ -1,3 +1,5 @@
+import { frameOfLap, stretchLasts } from '../time/stretch';
+import { stretchLevel } from '../time/stretch.gen';
 import { FRAMES, number, type Heading } from '../forms';
 
 /** A stretch of the lap in whole frames, the last not in it, which may go on across the seam, with fades inside it. */
@@ -8,11 +10,6 @@ export interface Stretch {
   fadeOut: number;
 }
 
-const eased = (t: number): number => {
-  const x = Math.min(1, Math.max(0, t));
-  return x * x * (3 - 2 * x);
-};
-
 /**
  * How far something is on, 0 to 1, on a frame of the lap. Fades longer than the stretch share it.
  * @param frame of the lap, not wrapped, not rounded
@@ -20,17 +17,9 @@ const eased = (t: number): number => {
  */
 export function levelIn(stretch: Stretch | null, frame: number, frames: number): number {
   if (!stretch) return 1;
-  const wrap = (n: number): number => ((n % frames) + frames) % frames;
-  const length = stretch.to - stretch.from >= frames ? frames : wrap(stretch.to - stretch.from);
   // a frame is shown for as long as it lasts: what is on from it on is on in all of it
-  const at = wrap(Math.floor(frame - stretch.from + 1e-6));
-  if (at >= length) return 0;
-  if (length === frames) return 1;
-  const share = Math.min(1, length / Math.max(1e-9, stretch.fadeIn + stretch.fadeOut));
-  const [comes, goes] = [stretch.fadeIn * share, stretch.fadeOut * share];
-  const come = comes > 0 ? eased((at + 1) / (comes + 1)) : 1;
-  const go = goes > 0 ? eased((length - at) / (goes + 1)) : 1;
-  return Math.min(come, go);
+  const at = frameOfLap(Math.floor(frame - stretch.from + 1e-6), frames);
+  return stretchLevel(at, stretchLasts(stretch, frames), stretch.fadeIn, stretch.fadeOut, frames);
 }
 
 /**

@@ -1,3 +1,4 @@
+import { frameOfLap } from '../time/stretch';
 import type { Piece } from './schema';
 import { routeOf } from '../flight/routes/kinds';
 import { valueAt } from '../forms';
@@ -69,7 +70,7 @@ function withKeys(piece: Piece, change: (keys: readonly Key[]) => Key[]): Piece 
 /** All keys at a frame moved to another; where there are some already nothing changes. */
 export function moveCameraKey(piece: Piece, from: number, to: number): Piece {
   const { frames } = piece.lap;
-  const target = ((Math.round(to) % frames) + frames) % frames;
+  const target = frameOfLap(Math.round(to), frames);
   if (target === from || cameraKeys(piece).some(({ frame }) => frame === target)) return piece;
   return withKeys(piece, (keys) =>
     keys.map((key) => (frameOf(key.at, frames) === from ? { ...key, at: target / frames } : key)),

@@ -95,7 +95,7 @@ export class Channels {
     this.own.uSurface.value =
       slot?.target.texture ?? (channel.of === 'motion' ? this.motion(framed) : this.seen(framed));
     this.own.uNumber.value = slot?.number ?? 0;
-    this.own.uOf.value = slot ? OF.share : channel.of in OF ? OF[channel.of as keyof typeof OF] : OF.depth;
+    this.own.uOf.value = channel.of === 'alpha' || channel.of === 'layer' ? OF.share : OF[channel.of];
     this.own.uShown.value = to === null;
     this.own.uDrawnBack.value = shot.back;
     this.gpu.quad.draw(this.gpu.renderer, this.material, to);

@@ -1,9 +1,7 @@
 import type * as THREE from 'three';
 import { bladesAt } from '../../core/flight/form';
 import { apertureCells } from '../../core/lens/cells';
-import { channelAsks, type Asked } from '../../core/look/channels';
-import { actingEffects, asksOf, drawnPhase, effectOf, type Effect } from '../../core/look/effects/kinds';
-import type { Moment } from '../../core/look/effects/reach';
+import type { Asked } from '../../core/look/channels';
 import type { Piece } from '../../core/piece/schema';
 import type { LensPass } from '../../core/lens/cells';
 import { evaluateAnimated } from '../../core/time/animated';
@@ -25,6 +23,7 @@ import { Mirrors } from '../mirror/mirrors';
 import { Slides } from '../lights/slides';
 import { Screens } from '../screens/screens';
 import { drawMatter, HeldLayers, type ShownLayers } from './layers';
+import { ANYTHING, askedOf, atMoment, earlierOf, momentOf } from './asked';
 import { Earlier } from './earlier';
 import { lightTargets } from './levels';
 import type { FrameRequest, Lessens } from './request';
@@ -46,65 +45,6 @@ interface Frame {
   cells: readonly LensPass[];
   /** whether what effects ask for besides light is counted */
   counted: boolean;
-}
-
-/** The light of another moment that an effect of a frame shows. */
-interface EarlierPicture {
-  id: string;
-  piece: Piece;
-  joins: 'brightest' | 'added';
-  gain: readonly number[];
-  request: FrameRequest;
-}
-
-const ANYTHING: Asked = { of: 'anything' };
-
-/** The moment of the lap that a request is for. */
-const momentOf = ({ lap: { frames } }: Piece, { phase, frameIndex }: FrameRequest): Moment => ({
-  phase,
-  frame: ((frameIndex % frames) + frames) % frames,
-  frames,
-});
-
-/** A request at the moment at which it is drawn: what is noise goes on with its frames. */
-const atMoment = ({ look, lap }: Piece, request: FrameRequest): FrameRequest => ({
-  ...request,
-  phase: drawnPhase(look.effects, request.phase, lap.frames),
-});
-
-/** Whether effects are drawn. */
-const isPicture = ({ channel: { of } }: FrameRequest): boolean => of === 'picture' || of === 'range';
-
-/** The effects that draw a request. */
-const actingIn = (piece: Piece, request: FrameRequest): Effect[] =>
-  isPicture(request) ? actingEffects(piece.look.effects, momentOf(piece, request)) : [];
-
-/**
- * The light of other moments that a frame is drawn with. @param asked at the moment that was asked for
- * @param request at that which is drawn
- */
-function earlierOf(piece: Piece, asked: FrameRequest, request: FrameRequest): EarlierPicture[] {
-  const moment = momentOf(piece, request);
-  return actingIn(piece, request).flatMap((effect) => {
-    const earlier = effectOf(effect.kind).earlier?.(effect, moment);
-    // together they are seen as often as the frame's own
-    const passes = 2 ** Math.ceil(Math.log2(Math.max(1, request.passes / (earlier?.pictures.length ?? 1))));
-    return (earlier?.pictures ?? []).map(({ laps, gain }) => ({
-      ...{ id: effect.id, piece: withShutter(piece, earlier?.open ?? null), joins: earlier?.joins ?? 'added', gain },
-      request: atMoment(piece, { ...asked, phase: asked.phase - laps, passes }),
-    }));
-  });
-}
-
-/** What is asked of a frame besides its light. */
-function askedOf(piece: Piece, request: FrameRequest): Asked[] {
-  const own = channelAsks(request.channel);
-  const acting = actingIn(piece, request);
-  return [
-    ...acting.flatMap((effect) => asksOf(effect, request.phase)),
-    ...(own ? [own] : []),
-    ...(request.clear ? [ANYTHING] : []),
-  ];
 }
 
 /**
@@ -187,7 +127,7 @@ export class Renderer {
     const { piece } = this;
     if (!piece) return null;
     const own = atMoment(piece, asked);
-    const waits = [{ piece, request: own }, ...earlierOf(piece, asked, own)].flatMap(
+    const waits = [{ piece, request: own }, ...earlierOf(piece, asked)].flatMap(
       ({ piece, request }) => Screens.ready(exposedPiece(piece, exposureOf(piece, request.phase)), request) ?? [],
     );
     return waits.length === 0 ? null : Promise.all(waits).then(() => undefined);
@@ -208,7 +148,7 @@ export class Renderer {
   *drawInSteps(asked: FrameRequest, to: THREE.WebGLRenderTarget | null = null): Generator<number> {
     if (!this.piece) return;
     const request = atMoment(this.piece, asked);
-    const earlier = earlierOf(this.piece, asked, request);
+    const earlier = earlierOf(this.piece, asked);
     const whole = earlier.reduce((sum, { request: { passes } }) => sum + passes, request.passes);
     let done = 0;
     this.earlier.begin([...new Set(earlier.map(({ id }) => id))], request);

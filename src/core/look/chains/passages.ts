@@ -1,5 +1,6 @@
 import { EFFECTS, startedEffect, withEffect, type Effect, type EffectKind } from '../effects/kinds';
 import type { Animated } from '../../time/animated';
+import { frameOfLap } from '../../time/stretch';
 
 /** When something passes: about a frame of a lap, over so many frames. */
 export interface Passing {
@@ -58,7 +59,7 @@ function through(at: Passing, to: number): Animated {
 /** A stretch of whole frames about the middle. @param share of all of it */
 function stretch(at: Passing, share = 1, fades = 0): object {
   const half = Math.ceil(halfOf(at) * share);
-  const frame = (n: number): number => ((Math.round(n) % at.frames) + at.frames) % at.frames;
+  const frame = (n: number): number => frameOfLap(Math.round(n), at.frames);
   return {
     ...{ acts: 'stretch', from: frame(at.frame - half), to: frame(at.frame + half + 1) },
     ...{ fadeIn: Math.round(half * fades), fadeOut: Math.round(half * fades) },

@@ -1,5 +1,6 @@
 import { animated, colour, integer, number } from '../../forms';
 import { hash4, unitFrom } from '../../random/hash';
+import { frameOfLap } from '../../time/stretch';
 import type { Moment } from './reach';
 
 // Fields that kinds of effect share.
@@ -82,7 +83,7 @@ export const burstsOf = ({ bursts, seed: chance }: Pick<Bursting, 'bursts' | 'se
 /** The number of the state that a burst shows on a frame of the lap, from 1; 0 outside of bursts. Every state lasts two frames. */
 export function burstAt(effect: Bursting, { frame, frames }: Pick<Moment, 'frame' | 'frames'>): number {
   for (const [k, begins] of burstsOf(effect).entries()) {
-    const since = (((frame - Math.floor(begins * frames)) % frames) + frames) % frames;
+    const since = frameOfLap(frame - Math.floor(begins * frames), frames);
     if (since < Math.min(effect.lasts, frames)) return 1 + k * 4096 + Math.floor(since / 2);
   }
   return 0;

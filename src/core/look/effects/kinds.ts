@@ -1,6 +1,6 @@
 import { kinds, type KindValue } from '../../forms';
 import { LIST } from './list';
-import { SPACES, type EffectDefinition } from './definition';
+import { SPACES, type Earlier, type EffectDefinition } from './definition';
 import type { Asked } from '../channels';
 import { levelAt, maskAsks, type Moment, type Reaching } from './reach';
 
@@ -59,18 +59,40 @@ export const actingEffects = (effects: readonly Effect[], moment: Moment): Effec
 export const drawnPhase = (effects: readonly Effect[], phase: number, frames: number): number =>
   usedEffects(effects).reduce((at, effect) => effectOf(effect.kind).drawnAt?.(effect, at, frames) ?? at, phase);
 
-/** When light is drawn for a frame of a lap, its own first: phases, not wrapped, and laps that the shutter is open where that is not the flight's. */
-export function drawnMoments(effects: readonly Effect[], moment: Moment): { phase: number; open: number | null }[] {
+/** The light of an earlier moment that is drawn for an effect of a frame. */
+export interface EarlierPicture extends Pick<Earlier, 'joins' | 'open'> {
+  /** of the effect */
+  id: string;
+  /** at which it is drawn, not wrapped */
+  phase: number;
+  /** what it is multiplied by, red, green and blue */
+  gain: readonly number[];
+  /** how many its effect has */
+  among: number;
+}
+
+/** Those of a frame of a lap, with effects that act on time. */
+export function earlierPictures(effects: readonly Effect[], moment: Moment): EarlierPicture[] {
   const { phase, frames } = moment;
   const own = { ...moment, phase: drawnPhase(effects, phase, frames) };
-  const earlier = actingEffects(effects, own).flatMap((effect) => effectOf(effect.kind).earlier?.(effect, own) ?? []);
-  return [
-    { phase: own.phase, open: null },
-    ...earlier.flatMap(({ open, pictures }) =>
-      pictures.map(({ laps }) => ({ phase: drawnPhase(effects, phase - laps, frames), open })),
-    ),
-  ];
+  return actingEffects(effects, own).flatMap((effect) => {
+    const { joins, open, pictures } = effectOf(effect.kind).earlier?.(effect, own) ?? NONE_EARLIER;
+    return pictures.map(({ laps, gain }) => ({
+      ...{ id: effect.id, joins, open, gain, among: pictures.length },
+      phase: drawnPhase(effects, phase - laps, frames),
+    }));
+  });
 }
+const NONE_EARLIER: Earlier = { joins: 'added', open: null, pictures: [] };
+
+/** When light is drawn for a frame of a lap, its own first: phases, not wrapped, and laps that the shutter is open where that is not the flight's. */
+export const drawnMoments = (
+  effects: readonly Effect[],
+  moment: Moment,
+): readonly Pick<EarlierPicture, 'phase' | 'open'>[] => [
+  { phase: drawnPhase(effects, moment.phase, moment.frames), open: null },
+  ...earlierPictures(effects, moment),
+];
 
 /** All that an effect asks of a frame besides its light. */
 export function asksOf(effect: Effect, phase: number): Asked[] {

@@ -1,5 +1,6 @@
 import { animated, choice, form, FRAMES, heading, integer, tag, type ValueOf } from '../../forms';
 import { evaluateAnimated } from '../../time/animated';
+import { stretchLasts } from '../../time/stretch';
 import { wholeFrame, type OnFrames } from '../../time/exposure';
 import { treatmentBase, treatmentReach } from '../base';
 import type { TreatmentDefinition } from '../definition';
@@ -42,12 +43,6 @@ const AppearForm = form({
 });
 export type Appear = ValueOf<typeof AppearForm> & OnFrames;
 
-/** Frames of a lap that its stretch is long; from a frame to itself is all of the lap. */
-export function appearLasts({ from, to }: Pick<Appear, 'from' | 'to'>, lap: number): number {
-  const lasts = (((to - from) % lap) + lap) % lap;
-  return lasts === 0 ? lap : lasts;
-}
-
 /** Elements that come and go on whole frames, so that the open shutter never sees one half there but by its fade. */
 export const appear: TreatmentDefinition<Appear, AppearValues> = {
   kind: 'appear',
@@ -63,7 +58,7 @@ export const appear: TreatmentDefinition<Appear, AppearValues> = {
     frame: Math.round(wholeFrame(t, phase, world.frames) * world.frames),
     frames: world.frames,
     begins: t.from,
-    lasts: appearLasts(t, world.frames),
+    lasts: stretchLasts(t, world.frames),
     comes: t.comes,
     goes: t.goes,
     wait: Math.min(t.wait, world.frames),
