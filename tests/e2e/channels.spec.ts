@@ -214,6 +214,30 @@ test('motion of what moves by itself is what its elements go, before a camera th
   expect(off).toBeLessThan(0.005);
 });
 
+test('a layer that appears for a stretch is there on its frames alone, and half of it is there half way through a fade', async ({
+  page,
+}) => {
+  const [boxes] = heap().layers;
+  const there = async (more: object): Promise<number> => {
+    const piece = PieceSchema.parse({
+      ...heap(),
+      layers: [{ ...boxes, treatments: [{ kind: 'appear', id: 'a', ...more }] }],
+    });
+    const alpha = await numbers(page, piece, { channel: { of: 'alpha' }, passes: 16 });
+    return Array.from({ length: PIXELS }, (_, p) => alpha[4 * p]).reduce((sum, v) => sum + v, 0) / PIXELS;
+  };
+  const whole = await there({ from: FRAME, to: FRAME + 1 });
+  expect(whole).toBeGreaterThan(0.1);
+  expect(await there({ from: FRAME + 1, to: FRAME })).toBe(0);
+  expect(await there({ from: 10, to: FRAME })).toBe(0);
+  expect(await there({ how: 'gone', from: FRAME, to: FRAME + 1 })).toBe(0);
+  expect(await there({ how: 'gone', from: 10, to: FRAME })).toBeCloseTo(whole, 4);
+  // 30 of 59 frames of a fade are half of it
+  const half = await there({ from: 1, to: 90, comes: 59 });
+  expect(half / whole).toBeGreaterThan(0.4);
+  expect(half / whole).toBeLessThan(0.75);
+});
+
 for (const [what, look, passes] of [
   ['in clear air, out of focus', {}, 16],
   ['in mist', { mist: 'lies' }, 16],
