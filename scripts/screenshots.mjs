@@ -43,7 +43,7 @@ await shoot('build');
 await page.getByRole('button', { name: /Frames drawn live/ }).click();
 await page.getByRole('option', { name: 'Finish at 4' }).click();
 await page.getByText(/^4\d of \d+ · finishing/).waitFor({ timeout: 240_000 });
-await shoot('finish');
+await shoot('finishing');
 await page.getByRole('button', { name: /Frames drawn live/ }).click();
 await page.getByRole('option', { name: 'Live' }).click();
 await page.keyboard.press('4');
@@ -156,8 +156,7 @@ await page.getByRole('button', { name: 'Back to the loops' }).click();
 
 await open('Buoy ring');
 await page.keyboard.press('3');
-await page.getByRole('button', { name: 'Add an effect' }).click();
-await page.getByRole('menuitem', { name: /^Grade/ }).click();
+await card('Grade');
 await page.getByRole('article', { name: 'Grade' }).scrollIntoViewIfNeeded();
 await goTo(111);
 await final();
