@@ -5,7 +5,7 @@ import { examined } from './examine';
 
 describe('what is brought in', () => {
   // packed fonts and clips, some of which keep their libraries busy without end, are for `npm run fuzz:files`, which can end them
-  it.each(['sfnt', 'svg', 'zip'])(
+  it.each(['sfnt', 'svg', 'zip', 'glb', 'gltf', 'obj', 'ply', 'stl'])(
     '100 damaged files of %s are used or refused in words, none for long',
     async (format) => {
       const tried = [];

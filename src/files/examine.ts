@@ -7,18 +7,8 @@ import { picturePixels } from '../formats/picture/pixels';
 import { triedFont } from '../formats/font/font';
 import { readCube } from '../formats/table/cube';
 import { readMark } from '../formats/svg/svg';
-
-/** The most bytes a file of each kind may have. */
-export const MOST_BYTES: Readonly<Record<FileKind, number>> = {
-  font: 40e6,
-  mark: 4e6,
-  picture: 100e6,
-  clip: 500e6,
-  panorama: 200e6,
-  table: 100e6,
-};
-
-const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
+import { checkBytes } from './sizes';
+import { preparedModel } from '../formats/model/prepared';
 
 /** How a file of each kind is tried as it will be used. In a browser pictures and clips are opened too. */
 const TRIED: Readonly<Record<FileKind, (bytes: Uint8Array<ArrayBuffer>, name: string) => unknown>> = {
@@ -37,6 +27,9 @@ const TRIED: Readonly<Record<FileKind, (bytes: Uint8Array<ArrayBuffer>, name: st
   },
   panorama: readPanorama,
   table: readCube,
+  async model(bytes, name) {
+    await preparedModel(bytes, name);
+  },
   async clip(bytes, name) {
     const clip = await Clip.open(new Blob([bytes]), name);
     try {
@@ -60,15 +53,14 @@ export async function examined(bytes: Uint8Array<ArrayBuffer>, name: string): Pr
   if (sort === null || sort === 'zip' || sort === 'json')
     throw new Trouble(
       'refused',
-      `“${name}” is neither a font, a drawing, a picture, a panorama, a clip nor a table of colours`,
+      `“${name}” is neither a font, a drawing, a picture, a panorama, a clip, a table of colours nor a model`,
       {
         received: bytes.length === 0 ? 'it is empty' : undefined,
         would:
-          'Bring in .ttf, .otf, .woff, .woff2, .svg, .png, .jpg, .webp, .avif, .hdr, .exr, .mp4, .webm or .cube; pieces are .isomorph.json or .isomorph.zip.',
+          'Bring in .ttf, .otf, .woff, .woff2, .svg, .png, .jpg, .webp, .avif, .hdr, .exr, .mp4, .webm, .cube, .glb, .gltf, .obj, .ply or .stl; pieces are .isomorph.json or .isomorph.zip.',
       },
     );
-  if (bytes.length > MOST_BYTES[sort])
-    throw new Trouble('refused', `“${name}” is ${megabytes(bytes.length)}; the most is ${megabytes(MOST_BYTES[sort])}`);
+  checkBytes(sort, bytes, name);
   await TRIED[sort](bytes, name);
   return sort;
 }

@@ -2,7 +2,7 @@ import { STOCK, type FileRef, type StockFile } from '../core/kept';
 import { filesDatabase, type KeptFile } from './database';
 import { kindOf } from './tried';
 
-const shipped = import.meta.glob<string>(['/stock/fonts/*.woff2', '/stock/{marks,pictures,clips,tables}/*'], {
+const shipped = import.meta.glob<string>(['/stock/fonts/*.woff2', '/stock/{marks,pictures,clips,tables,models}/*'], {
   eager: true,
   query: '?url&no-inline',
   import: 'default',
@@ -38,7 +38,7 @@ export async function keepFile(bytes: Uint8Array<ArrayBuffer>, name: string): Pr
   if (known) return known;
   const stock = stockOf(hash);
   if (stock) return { hash, name: stock.name, kind: stock.kind, bytes: bytes.length, at: 0 };
-  const kind = await kindOf(bytes, name);
+  const kind = await kindOf(hash, bytes, name);
   const file: KeptFile = { hash, name: name.slice(0, 255), kind, bytes: bytes.length, at: Date.now() };
   await filesDatabase.transaction('rw', filesDatabase.files, filesDatabase.contents, async () => {
     await filesDatabase.contents.put({ hash, blob: new Blob([bytes]) });
@@ -62,7 +62,6 @@ export async function fileBytes(ref: Pick<FileRef, 'hash'>): Promise<Uint8Array<
 
 /** Lets go of files. */
 export const removeFiles = (hashes: readonly string[]): Promise<void> =>
-  filesDatabase.transaction('rw', filesDatabase.files, filesDatabase.contents, filesDatabase.joins, async () => {
-    for (const table of [filesDatabase.files, filesDatabase.contents, filesDatabase.joins])
-      await table.bulkDelete([...hashes]);
+  filesDatabase.transaction('rw', filesDatabase.tables, async () => {
+    for (const table of filesDatabase.tables) await table.bulkDelete([...hashes]);
   });

@@ -8,7 +8,9 @@ import { PICTURES } from '../core/pictures/facts';
 import { FONTS, withMore } from '../core/type/font';
 import { isHere } from '../core/type/here';
 import { MARKS } from '../core/type/mark';
+import { MODELS } from '../core/solids/models/model';
 import { knownJoins } from './joins';
+import { heldModel } from './models';
 import { fileBlob, moreOf } from './shelf';
 
 const bytesOf = async (blob: Blob): Promise<Uint8Array<ArrayBuffer>> => new Uint8Array(await blob.arrayBuffer());
@@ -48,6 +50,9 @@ const TAKE: Readonly<Record<FileKind, (hash: string, blob: Blob, name: string) =
   async table(hash, blob, name) {
     const { readCube } = await import('../formats/table/cube');
     TABLES.take(hash, readCube(await bytesOf(blob), name));
+  },
+  async model(hash, blob, name) {
+    MODELS.take(hash, await heldModel(hash, blob, name));
   },
   // a clip is not read as a whole, however long it is
   async clip(hash, blob, name) {

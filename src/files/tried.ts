@@ -1,12 +1,14 @@
 import { Trouble } from '../core/trouble';
 import type { Joins } from '../core/clips';
-import type { FileKind } from '../core/kept';
+import { sortOf, type FileKind } from '../core/kept';
+import type { Model } from '../core/solids/models/model';
 import type { Unpacked } from '../formats/packed/packed';
+import { checkBytes } from './sizes';
 import type { Answered, Asked } from './worker';
 import workerUrl from './worker.ts?worker&url';
 
-/** How long the worker may take to start, to try a file, to open an archive, and to go through a clip, in milliseconds. */
-const LIMITS = { start: 9000, examine: 2000, unpack: 20_000, join: 60_000 } as const;
+/** How long the worker may take to start, to try a file, to open an archive, to go through a clip, and to make a model ready, in milliseconds. */
+const LIMITS = { start: 9000, examine: 2000, unpack: 20_000, join: 60_000, model: 120_000 } as const;
 
 /** Has something done with bytes from outside in a worker of its own, which is ended when it takes too long. */
 function ask(asked: Asked): Promise<Answered> {
@@ -31,10 +33,22 @@ function ask(asked: Asked): Promise<Answered> {
 const troubleOf = (answered: Answered): Trouble =>
   'trouble' in answered ? Trouble.from(answered.trouble) : new Trouble('impossible', 'another answer was expected');
 
-/** What a file is. @throws Trouble in words when it cannot be kept */
-export async function kindOf(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<FileKind> {
+/** What a file is; a model is made ready at once, for trying it takes as long. @throws Trouble in words when it cannot be kept */
+export async function kindOf(hash: string, bytes: Uint8Array<ArrayBuffer>, name: string): Promise<FileKind> {
+  if (sortOf(bytes) === 'model') {
+    checkBytes('model', bytes, name);
+    await readyModel(hash, bytes, name);
+    return 'model';
+  }
   const answered = await ask({ do: 'examine', bytes, name });
   if ('kind' in answered) return answered.kind;
+  throw troubleOf(answered);
+}
+
+/** A model made ready and kept so, and of it what a page holds. @throws Trouble in words when it cannot be used */
+export async function readyModel(hash: string, bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Model> {
+  const answered = await ask({ do: 'model', hash, bytes, name });
+  if ('model' in answered) return answered.model;
   throw troubleOf(answered);
 }
 

@@ -3,15 +3,26 @@ import type { Joins } from '../core/clips';
 import type { FileKind } from '../core/kept';
 import { clipJoins } from '../formats/clip/small';
 import { unpack, type Unpacked } from '../formats/packed/packed';
+import { buffersOf, type Model } from '../core/solids/models/model';
 import { examined } from './examine';
+import { lightModel } from './models';
 
 /** What is asked of the worker, and what it answers. */
 export type Asked =
-  { do: 'examine' | 'unpack'; bytes: Uint8Array<ArrayBuffer>; name: string } | { do: 'join'; blob: Blob; name: string };
+  | { do: 'examine' | 'unpack'; bytes: Uint8Array<ArrayBuffer>; name: string }
+  | { do: 'join'; blob: Blob; name: string }
+  | { do: 'model'; hash: string; bytes: Uint8Array<ArrayBuffer>; name: string };
 export type Answered =
-  { started: true } | { kind: FileKind } | { unpacked: Unpacked } | { joins: Joins | null } | { trouble: TroubleData };
+  | { started: true }
+  | { kind: FileKind }
+  | { unpacked: Unpacked }
+  | { joins: Joins | null }
+  | { model: Model }
+  | { trouble: TroubleData };
 
-const answer = (answered: Answered): void => postMessage(answered);
+/** What is large crosses without being copied. */
+const answer = (answered: Answered): void =>
+  postMessage(answered, 'model' in answered ? buffersOf(answered.model) : []);
 
 async function answered(asked: Asked): Promise<Answered> {
   try {
@@ -20,6 +31,8 @@ async function answered(asked: Asked): Promise<Answered> {
         return { kind: await examined(asked.bytes, asked.name) };
       case 'unpack':
         return { unpacked: unpack(asked.bytes, asked.name) };
+      case 'model':
+        return { model: await lightModel(asked.hash, asked.bytes, asked.name) };
       case 'join':
         return { joins: await clipJoins(asked.blob, asked.name) };
     }

@@ -8,6 +8,7 @@ import { pack, unpack } from '../../src/formats/packed/packed';
 import { openFont } from '../../src/formats/font/font';
 import { examined } from '../../src/files/examine';
 import { STOCK } from '../../src/core/kept';
+import { sphere } from '../../src/core/solids/lathe';
 import { Trouble } from '../../src/core/trouble';
 import { demoPiece } from '../pieces';
 import { stockBytes } from '../stock';
@@ -29,9 +30,85 @@ const WHOLE: Readonly<Record<string, () => Uint8Array<ArrayBuffer>[]>> = {
   avif: () => [encoded('avif', '-c:v', 'libaom-av1', '-still-picture', '1')],
   mp4: () => [stockBytes('clips/tide-chart.mp4'), stockBytes('clips/scanning-beam.mp4')],
   webm: () => [stockBytes('clips/signal-flags.webm')],
+  glb: () => [stockBytes('models/cleat.glb'), stockBytes('models/shackle.glb')],
+  gltf: () => [gltfOf('models/chain.glb')],
+  obj: () => [textOf('obj')],
+  ply: () => [textOf('ply'), binaryPly()],
+  stl: () => [textOf('stl'), binaryStl()],
   zip: () => [pack(demoPiece('bell-field'), new Map([['ab'.repeat(32), stockBytes('fonts/anton.woff2')]]))],
 };
 export const FORMATS = Object.keys(WHOLE);
+
+/** A small body: a ball of so many steps around. */
+const body = sphere(12);
+
+/** The words of a model of each sort that is text. */
+function textOf(format: 'obj' | 'ply' | 'stl'): Uint8Array<ArrayBuffer> {
+  const { position, normal, index } = body;
+  const count = position.length / 3;
+  const at = (of: Float32Array, v: number): string =>
+    [...of.subarray(v * 3, v * 3 + 3)].map((x) => x.toFixed(4)).join(' ');
+  const vertices = Array.from({ length: count }, (_, v) => v);
+  const faces = Array.from({ length: index.length / 3 }, (_, t) => [...index.subarray(t * 3, t * 3 + 3)]);
+  const lines = {
+    obj: () => [
+      'o ball',
+      ...vertices.flatMap((v) => [`v ${at(position, v)}`, `vn ${at(normal, v)}`]),
+      ...faces.map((face) => `f ${face.map((v) => `${v + 1}//${v + 1}`).join(' ')}`),
+    ],
+    ply: () => [
+      ...['ply', 'format ascii 1.0', `element vertex ${count}`, 'property float x', 'property float y'],
+      ...['property float z', `element face ${faces.length}`, 'property list uchar int vertex_index', 'end_header'],
+      ...vertices.map((v) => at(position, v)),
+      ...faces.map((face) => `3 ${face.join(' ')}`),
+    ],
+    stl: () => [
+      'solid ball',
+      ...faces.flatMap((face) => [
+        ...['facet normal 0 0 1', 'outer loop'],
+        ...face.map((v) => `vertex ${at(position, v)}`),
+        ...['endloop', 'endfacet'],
+      ]),
+      'endsolid ball',
+    ],
+  }[format]();
+  return new TextEncoder().encode(`${lines.join('\n')}\n`);
+}
+
+function binaryStl(): Uint8Array<ArrayBuffer> {
+  const { position, index } = body;
+  const view = new DataView(new ArrayBuffer(84 + (index.length / 3) * 50));
+  view.setUint32(80, index.length / 3, true);
+  index.forEach((v, i) => {
+    const to = 84 + Math.floor(i / 3) * 50 + 12 + (i % 3) * 12;
+    for (let k = 0; k < 3; k++) view.setFloat32(to + k * 4, position[v * 3 + k], true);
+  });
+  return new Uint8Array(view.buffer);
+}
+
+function binaryPly(): Uint8Array<ArrayBuffer> {
+  const { position, index } = body;
+  const head = `ply\nformat binary_little_endian 1.0\nelement vertex ${position.length / 3}\nproperty float x\nproperty float y\nproperty float z\nelement face ${index.length / 3}\nproperty list uchar int vertex_index\nend_header\n`;
+  const view = new DataView(new ArrayBuffer(head.length + position.length * 4 + (index.length / 3) * 13));
+  [...head].forEach((letter, i) => view.setUint8(i, letter.charCodeAt(0)));
+  position.forEach((v, i) => view.setFloat32(head.length + i * 4, v, true));
+  index.forEach((v, i) => {
+    const to = head.length + position.length * 4 + Math.floor(i / 3) * 13;
+    if (i % 3 === 0) view.setUint8(to, 3);
+    view.setInt32(to + 1 + (i % 3) * 4, v, true);
+  });
+  return new Uint8Array(view.buffer);
+}
+
+/** A GLB as words, with its bytes in an address. */
+function gltfOf(path: string): Uint8Array<ArrayBuffer> {
+  const bytes = stockBytes(path);
+  const view = new DataView(bytes.buffer);
+  const text = view.getUint32(12, true);
+  const json = JSON.parse(new TextDecoder().decode(bytes.subarray(20, 20 + text))) as { buffers: { uri?: string }[] };
+  json.buffers[0].uri = `data:application/octet-stream;base64,${Buffer.from(bytes.subarray(28 + text)).toString('base64')}`;
+  return new TextEncoder().encode(JSON.stringify(json));
+}
 
 /** A test picture of ffmpeg's in a format that we do not write ourselves; it must be there. */
 function encoded(format: string, ...options: readonly string[]): Uint8Array<ArrayBuffer> {

@@ -22,6 +22,7 @@ const KINDS: Readonly<Record<FileKind, string>> = {
   panorama: 'Panoramas',
   clip: 'Clip',
   table: 'Colour table',
+  model: 'Model',
 };
 
 const size = (bytes: number): string =>

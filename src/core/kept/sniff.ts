@@ -23,6 +23,25 @@ const LOOKED_AT = 4096;
 /** The words that a table of colours says how large it is with, or something before that. */
 const TABLE = /^(?:#[^\n]*\s+)*(?:TITLE\s|DOMAIN_M(?:IN|AX)\s|LUT_[13]D_SIZE\s)/;
 
+/** Lines that a model written in Wavefront's way begins with, one of vertices among them. */
+const OBJ = /^(?:(?:#|o|g|s|vt|vn|vp|mtllib|usemtl)(?=\s)[^\n]*\s+)*v\s+[-+.\d]/;
+/** Its head alone, longer than what is looked at. */
+const OBJ_HEAD = /^(?:#[^\n]*\s+)*(?:mtllib|o)\s+\S/;
+
+/** Whether a text of JSON describes a model: it says what it is of glTF, which no piece does. */
+function describesModel(bytes: Uint8Array): boolean {
+  const decoder = new TextDecoder('latin1');
+  const ends = [bytes.subarray(0, SEARCHED), bytes.subarray(Math.max(0, bytes.length - SEARCHED))];
+  return ends.some((end) => /"asset"\s*:\s*\{/.test(decoder.decode(end)));
+}
+/** How far into its ends that is looked for. */
+const SEARCHED = 1 << 16;
+
+/** Whether a file is a model of facets without a word: so many of 50 bytes follow as it says (see formats/model/stl.ts). */
+const isFacets = (bytes: Uint8Array): boolean =>
+  bytes.length > 84 &&
+  84 + 50 * new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength).getUint32(80, true) === bytes.length;
+
 /** The first letters of a text file, whatever is before them taken away; null where it is no text. */
 function firstText(bytes: Uint8Array): string | null {
   const head = bytes.subarray(0, LOOKED_AT);
@@ -35,8 +54,8 @@ function firstText(bytes: Uint8Array): string | null {
 
 /**
  * What a file is by its first bytes: a font (OpenType, TrueType, WOFF, WOFF2), a mark (SVG), a picture (PNG, JPEG, WebP, AVIF), a
- * clip (MP4, WebM), a panorama (Radiance, OpenEXR), a table of colours (.cube), a packed piece or a piece; null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2,
- * W3C PNG §5.2, Radiance's picture format, OpenEXR's file layout, ITU-T T.81 (JPEG), RFC 9649 (WebP), ISO/IEC 14496-12 (ftyp), RFC 8794 (EBML), PKWARE APPNOTE 4.3.7 (zip).
+ * clip (MP4, WebM), a panorama (Radiance, OpenEXR), a table of colours (.cube), a model (glTF, OBJ, PLY, STL), a packed piece or a piece; null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2,
+ * W3C PNG §5.2, Radiance's picture format, OpenEXR's file layout, ITU-T T.81 (JPEG), RFC 9649 (WebP), ISO/IEC 14496-12 (ftyp), RFC 8794 (EBML), Khronos glTF 2.0 §4.4, PKWARE APPNOTE 4.3.7 (zip).
  */
 export function sortOf(bytes: Uint8Array): Sort | null {
   if (startsWith(bytes, 'wOFF') || startsWith(bytes, 'wOF2') || startsWith(bytes, 'OTTO')) return 'font';
@@ -46,9 +65,12 @@ export function sortOf(bytes: Uint8Array): Sort | null {
   if (startsWith(bytes, 'PK\x03\x04') || startsWith(bytes, 'PK\x05\x06')) return 'zip';
   const shown = shownSort(bytes);
   if (shown) return shown;
+  if (startsWith(bytes, 'glTF') || startsWith(bytes, 'ply\n') || startsWith(bytes, 'ply\r')) return 'model';
+  if (isFacets(bytes)) return 'model';
   const text = firstText(bytes);
   if (text === null) return null;
-  if (text.startsWith('{')) return 'json';
+  if (text.startsWith('{')) return describesModel(bytes) ? 'model' : 'json';
+  if (/^solid\b[^\n]*\s+facet\b/i.test(text) || OBJ.test(text) || OBJ_HEAD.test(text)) return 'model';
   if (TABLE.test(text)) return 'table';
   return /^<(\?xml|!--|!DOCTYPE\s+svg|svg[\s>])/i.test(text) && /<svg[\s>]/i.test(text) ? 'mark' : null;
 }

@@ -50,6 +50,15 @@ describe('what a file is by its bytes', () => {
     [text('\0\0\0\x20ftypisom'), 'clip'],
     [Uint8Array.of(0x1a, 0x45, 0xdf, 0xa3, 1), 'clip'],
     [new Uint8Array(), null],
+    [text('glTF\x02\0\0\0'), 'model'],
+    [text('{"scenes":[],"asset":{"version":"2.0"}}'), 'model'],
+    [text('ply\nformat ascii 1.0'), 'model'],
+    [text('# a cleat\nmtllib cleat.mtl\no cleat\nv 0 0 1'), 'model'],
+    [text('v -1 .5 2\nv 0 0 0'), 'model'],
+    [text('verily I say'), null],
+    [text('solid quay\n facet normal 0 0 1'), 'model'],
+    [text('solid advice'), null],
+    [Uint8Array.from({ length: 134 }, (_, i) => (i === 80 ? 1 : 0)), 'model'],
   ])('%o', (bytes, sort) => {
     expect(sortOf(bytes)).toBe(sort);
   });

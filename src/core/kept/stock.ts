@@ -23,6 +23,7 @@ const mark = shipped('mark', 'marks');
 const picture = shipped('picture', 'pictures');
 const clip = shipped('clip', 'clips');
 const table = shipped('table', 'tables');
+const model = shipped('model', 'models');
 
 /** Everything that ships, in the order it is offered. */
 export const STOCK: readonly StockFile[] = [
@@ -55,6 +56,18 @@ export const STOCK: readonly StockFile[] = [
   table('Faded chart', 'faded-chart.cube', '1184acdd68536f168480d362db7eaa2cb262fbafd7d0c3946b2850efede2a1d2'),
   table('Buoy paint', 'buoy-paint.cube', 'bbc6789fb6fcf89e36f20cb2517a452ed4d4e813041fe3cc84c9c62f7bc24a61'),
   clip('Lamp test', 'lamp-test.webm', 'f425e2f089b7e946ecede8126d1406d13c5b903f9613a35a4531eb6d7dc5b9ba'),
+  model('Capstan', 'capstan.glb', '5797f0382e01a380e0d9dcded9f0ee2f7aea61c4594da502946cd96910e0b9ff'),
+  model('Bollard', 'bollard.glb', '0dad983bcb8a21010854f24c9e27e8595fadb8341e2f13d4a00cc1124c29a805'),
+  model('Cleat', 'cleat.glb', 'fa0edb8610974fe9bdfdfab5cf02f6741b553d3ec478e379e53d8cf3392b3196'),
+  model('Bulkhead lamp', 'bulkhead-lamp.glb', 'be86bc9cf2c0d9f884b34d5f108be2abc66a038dc0000ce1dfd70d79a1dd2dba'),
+  model('Storm lantern', 'storm-lantern.glb', '22394bffbfda8f8e657215910fa273e9bba36d517184e419bc517653fcd65b88'),
+  model('Grating', 'grating.glb', 'd159d09135872fe2a88ec94833c962e5fdc405ce1898eb070795e88f9cbed4cc'),
+  model('Pulley block', 'pulley-block.glb', '61a41897a8fbf7c5a2282250e945d7683018a21280b2438079db96b81ca46b5c'),
+  model('Hatch frame', 'hatch-frame.glb', '82da1d386beb48bf9cc479b96fd4e4b47b8b9ad858c4fa430e1cf35961a8a857'),
+  model('Shackle', 'shackle.glb', 'e6d1394427d047d5635d2e7162f2a06ee0b3dcb769b29503276a6820070be9b2'),
+  model('Fairlead', 'fairlead.glb', 'a01470ef66b3196310f683e60de7223de5c8f42552d09619c40d55628c30d067'),
+  model('Chain', 'chain.glb', 'bf5f7c3af11713eb1fc07c7ede52bfbbfea81edcbbaba7ce39ea54b53b122914'),
+  model('Ring buoy', 'ring-buoy.glb', '2da89af4efa92f025c4240ee42848cbbd04558136892337722a794a0a952d75c'),
 ];
 
 /** A file that ships, by its name. @throws RangeError when there is none */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { choice, flag, heading, listOf, picture, seed, stored, type Condition, type Heading } from '../forms';
 import { TREATMENTS, treatmentOf, type Treatment } from '../treatments/kinds';
+import type { FileRef } from '../kept';
 import type { Lines } from '../lines/lines';
 import { newMatter, type Matter } from '../matter/kinds';
 import type { Pattern } from '../matter/pattern/kinds';
@@ -60,6 +61,17 @@ export const spriteOf = (layer: { sprite: keyof typeof SPRITE_INDEX; picture: st
 
 /** Matter of layers that have no fields for it: a dark wall. */
 export const DARK: Matter = newMatter('plain', { rough: 0.6, glowing: 1 });
+
+/** A layer with a model in the place of its body, as modelled where it was no model before; all else stays. */
+export const withModel = <L extends { source: string; model: FileRef | null; matter: Matter }>(
+  layer: L,
+  model: FileRef,
+): L => ({
+  ...layer,
+  source: 'model',
+  model,
+  matter: layer.source === 'model' ? layer.matter : newMatter('modelled'),
+});
 
 /** How bodies look that are what their layer says. */
 export const bodyLook = ({ matter, pattern, lines }: { matter: Matter; pattern: Pattern; lines: Lines }) => ({

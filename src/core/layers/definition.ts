@@ -61,6 +61,8 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   /** the need it is offered under, in the words of the Add list */
   need: string;
   describe: string;
+  /** other needs that it answers by a preset, offered beside its own */
+  alsoFor?: readonly { need: string; describe: string; preset: string }[];
   form: Form<L>;
   /** the first is what Add gives */
   presets: readonly Preset<L>[];

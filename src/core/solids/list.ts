@@ -3,6 +3,7 @@ import { capsule } from './kinds/capsule';
 import { cone } from './kinds/cone';
 import { cylinder } from './kinds/cylinder';
 import { frame } from './kinds/frame';
+import { model } from './kinds/model';
 import { outline } from './kinds/outline';
 import { plane } from './kinds/plane';
 import { prism } from './kinds/prism';
@@ -26,4 +27,5 @@ export const LIST = [
   dodecahedron,
   plane,
   outline,
+  model,
 ] as const;

@@ -1,4 +1,5 @@
 import type { Vec3 } from '../space/vector';
+import type { HeldModel } from './models/model';
 
 /** A triangle mesh in units of its element's size: one unit across, front +z, top +y. Creases have vertices of their own. */
 export interface Mesh {
@@ -12,12 +13,20 @@ export interface Mesh {
   piece: Float32Array | null;
   /** where on the picture it shows each vertex is, 0..1 to the right and down, and on which of its planes; null where it shows none */
   uv: Float32Array | null;
+  /** a model's own matter: then `uv` is where on its pictures each vertex is, and the number of its material; null for all else */
+  worn: Worn | null;
   /** vertices that stand for the body when the seam is checked */
   sample: Uint32Array;
   /** its inside can be seen: drawn from both sides */
   open: boolean;
   /** the farthest vertex from the centre */
   radius: number;
+}
+
+/** What a model says it is made of. */
+export interface Worn extends Pick<HeldModel, 'materials' | 'rasters'> {
+  /** linear red, green, blue of each vertex; null for white */
+  dye: Float32Array | null;
 }
 
 /** The plane of what shows nothing of a picture. */
@@ -95,13 +104,18 @@ export function finishMesh(
   open: boolean,
   piece: Float32Array | null = null,
   uv: Float32Array | null = null,
+  worn: Worn | null = null,
 ): Mesh {
   const count = position.length / 3;
   let radius = 0;
   for (let i = 0; i < count; i++) radius = Math.max(radius, Math.hypot(...position.subarray(i * 3, i * 3 + 3)));
   const sample = Uint32Array.from(standIns(position, piece, radius));
-  return { position, normal, index, piece, uv, sample, open, radius };
+  return { position, normal, index, piece, uv, worn, sample, open, radius };
 }
+
+/** A mesh with its vertices elsewhere, which keep what else they are. */
+export const moved = (mesh: Mesh, position: Float32Array, normal: Float32Array): Mesh =>
+  finishMesh(position, normal, mesh.index, mesh.open, mesh.piece, mesh.uv, mesh.worn);
 
 /** Stretched along its axes; normals stay upright on its faces. */
 export function stretched(mesh: Mesh, [x, y, z]: Vec3): Mesh {
@@ -113,5 +127,5 @@ export function stretched(mesh: Mesh, [x, y, z]: Vec3): Mesh {
     const length = Math.hypot(normal[i], normal[i + 1], normal[i + 2]) || 1;
     for (let k = 0; k < 3; k++) normal[i + k] /= length;
   }
-  return finishMesh(position, normal, mesh.index, mesh.open);
+  return moved(mesh, position, normal);
 }

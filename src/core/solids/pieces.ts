@@ -12,7 +12,10 @@ interface Corner {
   position: Vec3;
   normal: Vec3;
   uv: Vec3;
+  dye: Vec3;
 }
+
+const WHITE: Vec3 = [1, 1, 1];
 type Triangle = [Corner, Corner, Corner];
 
 const mid = (a: Vec3, b: Vec3): Vec3 => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (a[2] + b[2]) / 2];
@@ -20,6 +23,7 @@ const between = (a: Corner, b: Corner): Corner => ({
   position: mid(a.position, b.position),
   normal: mid(a.normal, b.normal),
   uv: mid(a.uv, b.uv),
+  dye: mid(a.dye, b.dye),
 });
 const apart = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 
@@ -28,6 +32,7 @@ function trianglesOf(mesh: Mesh): Triangle[] {
     position: [...mesh.position.subarray(i * 3, i * 3 + 3)] as Vec3,
     normal: [...mesh.normal.subarray(i * 3, i * 3 + 3)] as Vec3,
     uv: (mesh.uv ? [...mesh.uv.subarray(i * 3, i * 3 + 3)] : [0, 0, 0]) as Vec3,
+    dye: (mesh.worn?.dye ? [...mesh.worn.dye.subarray(i * 3, i * 3 + 3)] : WHITE) as Vec3,
   });
   return Array.from({ length: mesh.index.length / 3 }, (_, t) => {
     const [a, b, c] = mesh.index.subarray(t * 3, t * 3 + 3);
@@ -93,6 +98,7 @@ export function broken(mesh: Mesh, count: number, seed: number): Mesh {
   const normal: number[] = [];
   const piece: number[] = [];
   const uv: number[] = [];
+  const dye: number[] = [];
   const inward = (p: Vec3): Vec3 => p.map((v) => v * (1 - THICKNESS)) as Vec3;
   places.forEach((_, number) => {
     const own = triangles.filter((_, t) => patch[t] === number);
@@ -100,10 +106,13 @@ export function broken(mesh: Mesh, count: number, seed: number): Mesh {
     const middle = [0, 1, 2].map(
       (k) => (own.reduce((sum, t) => sum + centreOf(t)[k], 0) / own.length) * (1 - THICKNESS / 2),
     );
-    const put = (p: Vec3, n: Vec3, at: Vec3 = INSIDE): void => {
+    // what a model wears it wears within too
+    const inside = mesh.worn ? own[0][0].uv : INSIDE;
+    const put = (p: Vec3, n: Vec3, at: Vec3 = inside, dyed: Vec3 = WHITE): void => {
       position.push(...p);
       normal.push(...n);
       uv.push(...at);
+      dye.push(...dyed);
       piece.push(middle[0], middle[1], middle[2], number);
     };
     const flat = (a: Vec3, b: Vec3, c: Vec3): void => {
@@ -116,7 +125,7 @@ export function broken(mesh: Mesh, count: number, seed: number): Mesh {
     const key = (p: Vec3): string => p.map((v) => Math.round(v * 1e5)).join();
     const edges = new Map<string, [Vec3, Vec3]>();
     for (const [a, b, c] of own) {
-      for (const corner of [a, b, c]) put(corner.position, corner.normal, corner.uv);
+      for (const corner of [a, b, c]) put(corner.position, corner.normal, corner.uv, corner.dye);
       flat(inward(a.position), inward(c.position), inward(b.position));
       for (const [p, q] of [
         [a.position, b.position],
@@ -136,5 +145,6 @@ export function broken(mesh: Mesh, count: number, seed: number): Mesh {
   const index = Uint32Array.from({ length: position.length / 3 }, (_, i) => i);
   const floats = (list: number[]): Float32Array => Float32Array.from(list);
   const shown = mesh.uv ? floats(uv) : null;
-  return finishMesh(floats(position), floats(normal), index, mesh.open, floats(piece), shown);
+  const worn = mesh.worn && { ...mesh.worn, dye: mesh.worn.dye && floats(dye) };
+  return finishMesh(floats(position), floats(normal), index, mesh.open, floats(piece), shown, worn);
 }

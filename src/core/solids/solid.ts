@@ -1,4 +1,5 @@
 import type { Axis } from '../elements/axis';
+import type { FileRef } from '../kept';
 import type { Outline } from './extrude';
 import type { Mesh } from './mesh';
 
@@ -15,14 +16,23 @@ export interface SolidShape {
   wide: number;
   high: number;
   deep: number;
+  /** of a model its file, and which of its axes is up */
+  model: FileRef | null;
+  modelUp: ModelUp;
 }
+
+/** Which axis of a model is up: as its file says or is guessed, or as is said here. */
+export type ModelUp = 'file' | 'y' | 'z' | 'x';
+
+/** Of what is no model. */
+export const NO_MODEL = { model: null, modelUp: 'file' } as const satisfies Partial<SolidShape>;
 
 /** One kind of solid: a file of `kinds/`, and its name in list.ts. */
 export interface Solid {
   kind: string;
   label: string;
   /** which values are its own, besides its proportions */
-  uses: readonly ('outline' | 'sides' | 'bevel' | 'thickness' | 'detail')[];
+  uses: readonly ('outline' | 'sides' | 'bevel' | 'thickness' | 'detail' | 'model')[];
   /** it is made with its proportions; others are stretched */
   proportioned?: boolean;
   /** one unit across */

@@ -1,18 +1,44 @@
 import type { Axis } from '../elements/axis';
-import { choice, FRAMES, heading, integer, number, outline, valueAt, type FieldsValue } from '../forms';
+import { choice, file, FRAMES, heading, integer, number, outline, valueAt, type FieldsValue } from '../forms';
 import { memo } from '../memo';
+import { detailsOf } from './details/details';
 import type { Mesh } from './mesh';
+import { MODELS } from './models/model';
 import { broken } from './pieces';
+import type { ModelUp, SolidShape } from './solid';
 import { solidMesh, solidOf, solidsWith, solidWords, type SolidKind } from './solids';
 
 export type SourceName = SolidKind;
 
 const group = heading('Source');
+
+/** Which axis of a model is up. @param when it is shown */
+const modelFields = <Name extends string>(source: Name, exchanged: boolean) => {
+  const when = { field: source, is: ['model'] };
+  return {
+    file: file('model', null, {
+      label: exchanged ? 'Its model' : 'Model',
+      group,
+      when,
+      hint: 'A model of your own or of the kit: glTF, OBJ, PLY or STL. Its longest side is its size.',
+    }),
+    up: choice('file', { file: 'As it is', y: 'Its y', z: 'Its z', x: 'Its x' } satisfies Record<ModelUp, string>, {
+      label: 'Up is',
+      group,
+      when,
+      hint: 'Which axis of its file is up; where the file does not say it is guessed.',
+    }),
+  };
+};
+const own = modelFields('source', false);
+const other = modelFields('exchange', true);
 const proportion = { unit: '× size', min: 0.001, max: 1000, comfort: 2, group };
 
 /** What is repeated, and what it is exchanged for between two frames. */
 export const sourceFields = {
   source: choice('box', solidWords, { label: 'Body', group, hint: 'What is repeated.' }),
+  model: own.file,
+  modelUp: own.up,
   outline: outline(
     [
       [0, 0.5],
@@ -92,6 +118,8 @@ export const sourceFields = {
     { none: 'Never', ...solidWords },
     { label: 'Exchanged', group, hint: 'Another body in its place from one frame to another; all else stays.' },
   ),
+  exchangeModel: other.file,
+  exchangeUp: other.up,
   exchangeFrom: integer(60, {
     label: 'Shown from',
     ...FRAMES,
@@ -115,27 +143,74 @@ export const sourceFields = {
 };
 export type Source = FieldsValue<typeof sourceFields>;
 
-/** The fields of a source that the form of its mesh depends on, but for its size, as they are in a layer. */
-export const sourceOf = (s: Source): unknown[] =>
-  Object.keys(sourceFields)
-    .filter((name) => name !== 'size' && name !== 'variation')
-    .map((name) => valueAt(s, name));
+/** What of a source's bodies is here, of those that are files. */
+const hereOf = ({ model, exchangeModel }: Source): boolean[] =>
+  [model, exchangeModel].map((ref) => MODELS.at(ref) !== null);
 
-/** What a mesh of this source depends on. */
-const keyOf = (name: SourceName, s: Source, pieces: number, seed: number): string =>
-  JSON.stringify([name, s.outline, s.sides, s.bevel, s.thickness, s.detail, s.wide, s.high, s.deep, pieces, seed]);
+/** The fields of a source that the form of its mesh depends on, but for its size, as they are in a layer. */
+export const sourceOf = (s: Source): unknown[] => [
+  ...Object.keys(sourceFields)
+    .filter((name) => name !== 'size' && name !== 'variation')
+    .map((name) => valueAt(s, name)),
+  ...hereOf(s),
+];
+
+/** A body of a source: the one that is shown, or the one that it is exchanged for. */
+export interface Body extends SolidShape {
+  name: SourceName;
+}
+export const bodyOf = (s: Source): Body => ({ ...s, name: s.source });
+export const exchangedOf = (s: Source): Body | null =>
+  s.exchange === 'none' ? null : { ...s, name: s.exchange, model: s.exchangeModel, modelUp: s.exchangeUp };
+
+/** What the mesh of a body depends on. */
+const keyOf = (b: Body, pieces: number, seed: number): string =>
+  JSON.stringify([
+    ...[b.name, b.outline, b.sides, b.bevel, b.thickness, b.detail, b.wide, b.high, b.deep, pieces, seed],
+    ...(b.name === 'model' ? [b.model?.hash, b.modelUp, MODELS.at(b.model) !== null] : []),
+  ]);
+
+/** A body is broken in no more detail than this: its pieces are cut triangle by triangle. */
+const MOST_BROKEN = 20_000;
+
+/** A mesh as coarse as one that is broken is. */
+function forBreaking(mesh: Mesh): Mesh {
+  if (mesh.index.length / 3 <= MOST_BROKEN) return mesh;
+  const coarse = detailsOf(mesh).find(({ index }) => index.length / 3 <= MOST_BROKEN);
+  return coarse ? { ...mesh, index: coarse.index } : mesh;
+}
 
 const made = memo<Mesh>(40);
 
 /**
- * The mesh of a source, one size across before its proportions.
+ * The mesh of a body, one size across before its proportions.
  * @param pieces it is broken into; 0 leaves it whole
  */
-export const sourceMesh = (name: SourceName, s: Source, pieces: number, seed: number): Mesh =>
-  made(keyOf(name, s, pieces, seed), () => {
-    const whole = solidMesh(name, s);
-    return pieces > 1 ? broken(whole, pieces, seed) : whole;
+export const sourceMesh = (body: Body, pieces = 0, seed = 0): Mesh =>
+  made(keyOf(body, pieces, seed), () => {
+    const whole = solidMesh(body.name, body);
+    return pieces > 1 ? broken(forBreaking(whole), pieces, seed) : whole;
   });
 
 /** Turns about an axis of its own after which a body looks the same. */
-export const sourceTurnStep = (name: SourceName, s: Source, axis: Axis): number => solidOf(name).turnStep(s, axis);
+export const sourceTurnStep = (body: Body, axis: Axis): number => solidOf(body.name).turnStep(body, axis);
+
+const AXIS = { y: 'y', z: 'z', x: 'x', file: '' } as const;
+const UNIT: Readonly<Record<string, string>> = { '1': 'metres', '0.01': 'centimetres', '0.001': 'millimetres' };
+const three = (v: number): string => Number(v.toPrecision(3)).toLocaleString('en-US');
+
+/** What is to be known of the model that a body is, in sentences: that it is not here, or what of it was guessed. */
+export function modelRemarks({ name, model, modelUp }: Body): string[] {
+  if (name !== 'model') return [];
+  if (!model) return ['No model is chosen yet: an octahedron stands in its place.'];
+  const facts = MODELS.at(model)?.facts;
+  if (!facts) return [`“${model.name}” is not here: an octahedron stands in its place.`];
+  const span = facts.span.map((v) => three(v * facts.unit)).join(' × ');
+  const guessed = [
+    facts.unitSaid ? '' : `its numbers are taken for ${UNIT[String(facts.unit)] ?? 'metres'}`,
+    facts.upSaid || modelUp !== 'file' ? '' : `its ${AXIS[facts.up]} for up`,
+  ].filter((words) => words !== '');
+  return [
+    `“${model.name}”: ${facts.triangles.toLocaleString('en-US')} triangles, ${span} m as it was made${guessed.length > 0 ? `; ${guessed.join(', ')}` : ''}.`,
+  ];
+}

@@ -3,6 +3,7 @@ import type { FileKind, FileRef, Held } from '../kept';
 import { PANORAMAS } from '../panorama/facts';
 import { TABLES } from '../colour/table';
 import { PICTURES } from '../pictures/facts';
+import { MODELS } from '../solids/models/model';
 import { FONTS } from './font';
 import { MARKS } from './mark';
 
@@ -14,6 +15,7 @@ export const HERE = {
   clip: CLIPS,
   panorama: PANORAMAS,
   table: TABLES,
+  model: MODELS,
 } satisfies Record<FileKind, Held<unknown>>;
 
 /** Whether a file has been taken in. */

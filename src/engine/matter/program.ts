@@ -94,6 +94,8 @@ export interface Made {
   alone: boolean;
   /** what stands on it is mirrored in it */
   mirrors: boolean;
+  /** defined besides, of what wears matter of its own */
+  worn?: string;
 }
 
 /**
@@ -101,7 +103,7 @@ export interface Made {
  * @param besides sources of the core that its own program needs
  */
 export function matterMaterial(
-  { matter, cover, alone, mirrors }: Made,
+  { matter, cover, alone, mirrors, worn = '' }: Made,
   [vertex, fragment]: readonly [string, string],
   uniforms: Uniforms,
   side: THREE.Side,
@@ -111,6 +113,7 @@ export function matterMaterial(
   // what mirrors what is near is lit where it is drawn, which alone knows that
   const shines = light === 'worked out' || mirrors;
   const head =
+    worn +
     HEADS[light] +
     (mirrors ? '#define MIRRORED\n' : '') +
     (coats === true ? '#define COATS\n' : '') +

@@ -1,4 +1,4 @@
-import { definitionOf, type LayerKind, LAYERS } from '../../../core/layers/kinds';
+import { definitionOf, LAYERS } from '../../../core/layers/kinds';
 import { AddMenu } from '../../parts/AddMenu';
 import { Boundary } from '../../parts/Boundary';
 import { Button } from '../../parts/Button';
@@ -12,21 +12,34 @@ import styles from './Build.module.css';
 
 export const BuildBand = () => <MapBand />;
 
-function add(kind: LayerKind): void {
+/** Things are added by what they are for: each kind by its own need, then by others that it answers. */
+const NEEDS = LAYERS.names.flatMap((kind) => {
+  const { need, describe, alsoFor = [], presets } = definitionOf(kind);
+  return [
+    { kind, need, describe, preset: 0 },
+    ...alsoFor.map((other) => ({
+      ...other,
+      kind,
+      preset: Math.max(
+        0,
+        presets.findIndex(({ label }) => label === other.preset),
+      ),
+    })),
+  ];
+});
+const ITEMS = NEEDS.map(({ need, describe }) => ({ kind: need, label: need, describe }));
+
+function add(wanted: string): void {
+  const found = NEEDS.find(({ need }) => need === wanted);
+  if (!found) return;
   let id = '';
   bench.update((piece) => {
-    const added = addLayer(piece, kind);
+    const added = addLayer(piece, found.kind, found.preset);
     ({ id } = added);
     return added.piece;
   });
   bench.patch({ open: id, selected: null });
 }
-
-/** Things are added by what they are for. */
-const KINDS = LAYERS.names.map((kind) => {
-  const { need, describe } = definitionOf(kind);
-  return { kind, label: need, describe };
-});
 
 /** The layers of the world. */
 export function BuildCards() {
@@ -34,7 +47,7 @@ export function BuildCards() {
   return (
     <>
       <CardsHead title="Layers">
-        <AddMenu words="Add" label="Add a layer" kinds={KINDS} onAdd={add} />
+        <AddMenu words="Add" label="Add a layer" kinds={ITEMS} onAdd={add} />
       </CardsHead>
       <Reorder
         ids={piece.layers.map(({ id }) => id)}
@@ -57,9 +70,9 @@ export function BuildCards() {
       {piece.layers.length === 0 ? (
         <div className={styles.empty}>
           <p>The world is empty. Begin with what the camera will pass:</p>
-          {LAYERS.names.map((kind) => (
-            <Button key={kind} onPress={() => add(kind)}>
-              {definitionOf(kind).need}
+          {NEEDS.map(({ need }) => (
+            <Button key={need} onPress={() => add(need)}>
+              {need}
             </Button>
           ))}
         </div>

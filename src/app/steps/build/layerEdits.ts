@@ -30,11 +30,11 @@ function givenIn(layer: Layer): Partial<Layer> {
   );
 }
 
-/** A new layer on top, with a seed of its own. */
-export function addLayer(piece: Piece, kind: LayerKind): { piece: Piece; id: string } {
+/** A new layer on top, with a seed of its own. @param preset of its kind */
+export function addLayer(piece: Piece, kind: LayerKind, preset = 0): { piece: Piece; id: string } {
   const id = newId('layer');
   const seed = 1 + piece.layers.reduce((most, layer) => Math.max(most, layer.seed), 0);
-  const layer = closing(piece, presetLayer(kind, 0, { id, name: free(piece, definitionOf(kind).label), seed }));
+  const layer = closing(piece, presetLayer(kind, preset, { id, name: free(piece, definitionOf(kind).label), seed }));
   return { piece: { ...piece, layers: [layer, ...piece.layers] }, id };
 }
 
@@ -70,6 +70,16 @@ export function moveLayer(piece: Piece, id: string, over: string): Piece {
   return layers === piece.layers ? piece : { ...piece, layers: [...layers] };
 }
 
+/** The preset of a kind that a file is taken up by: the first that has one of its kind, or the first of all. */
+function presetFor(layer: LayerKind, kind: FileKind): number {
+  const { form, presets } = definitionOf(layer);
+  const names = Object.keys(form.fields).filter((name) => form.fields[name].control?.file === kind);
+  return Math.max(
+    0,
+    presets.findIndex(({ fields }) => names.some((name) => valueAt(fields, name))),
+  );
+}
+
 /** A file in its place: taken up by the layer whose card is open, or by a new one. Null where nothing has a use for it. */
 export function placeFile(
   piece: Piece,
@@ -84,7 +94,7 @@ export function placeFile(
     return { piece: { ...piece, layers }, id: taken.id, says: `“${taken.name}” has “${file.name}” now.` };
   }
   for (const taker of LAYERS.names) {
-    const added = addLayer(piece, taker);
+    const added = addLayer(piece, taker, presetFor(taker, kind));
     const [layer, ...rest] = added.piece.layers;
     const made = definitionOf(taker).takesFile?.(layer, kind, file);
     if (made)

@@ -13,19 +13,29 @@ import {
 } from '../../arrangement';
 import type { World } from '../../elements/world';
 import { fitNoise } from '../../noise/fit';
-import { sourceMesh, sourceOf, sourceTurnStep, type SourceName } from '../../solids/source';
+import {
+  bodyOf,
+  exchangedOf,
+  modelRemarks,
+  sourceMesh,
+  sourceOf,
+  sourceTurnStep,
+  type Body,
+} from '../../solids/source';
 import { piecesOf } from '../../treatments/kinds';
-import { bodyLook } from '../base';
+import { bodyLook, withModel } from '../base';
 import type { LayerDefinition } from '../definition';
 import type { Drawing } from '../drawing';
 import { copiesKernel, copiesPlace, type CopiesValues } from './copies.gen';
-import { presets } from './presets';
+import { MODEL_PRESET, presets } from './presets';
 import { CopiesForm, type CopiesLayer } from './form';
 
-const meshOf = (layer: CopiesLayer, name: SourceName) => {
+const meshOf = (layer: CopiesLayer, body: Body) => {
   const { count, seed } = piecesOf(layer.treatments);
-  return sourceMesh(name, layer, count, seed);
+  return sourceMesh(body, count, seed);
 };
+
+const bodiesOf = (layer: CopiesLayer): Body[] => [bodyOf(layer), exchangedOf(layer)].flatMap((body) => body ?? []);
 
 export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
   ...arrangedLayer,
@@ -33,15 +43,21 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
   label: 'Copies',
   need: 'Repeat a shape',
   describe: 'A body repeated in a grid, ring, spiral, line, on a ball or scattered',
+  alsoFor: [
+    {
+      need: 'Bring a model',
+      describe: 'glTF, OBJ, PLY or STL of your own, or of the kit: one of it, a ring, a grid',
+      preset: MODEL_PRESET,
+    },
+  ],
   form: CopiesForm,
   presets,
+  takesFile: (layer, kind, file) => (kind === 'model' ? withModel(layer, file) : null),
+  remarks: (layer) => bodiesOf(layer).flatMap(modelRemarks),
   kernel: copiesKernel,
   counted: (layer, share) => ({ count: drawnOf(layer, share), noun: 'copies' }),
   turnStep(layer, axis, each) {
-    if (each) {
-      const own = sourceTurnStep(layer.source, layer, axis);
-      return layer.exchange === 'none' ? own : Math.max(own, sourceTurnStep(layer.exchange, layer, axis));
-    }
+    if (each) return Math.max(...bodiesOf(layer).map((body) => sourceTurnStep(body, axis)));
     const alike = layer.spread === 0 || isEven(layer.gradient);
     return isEvenRing(layer) && axis === 'along' && alike && layer.variation === 0 ? 1 / layer.count : 1;
   },
@@ -65,11 +81,12 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
   },
   drawings(layer, share): Drawing[] {
     const all = { as: 'bodies', first: 0, count: drawnOf(layer, share) } as const;
-    if (layer.exchange === 'none') return [{ ...all, mesh: meshOf(layer, layer.source), shown: null }];
+    const [first, other] = bodiesOf(layer).map((body) => meshOf(layer, body));
+    if (!other) return [{ ...all, mesh: first, shown: null }];
     const shown = { from: layer.exchangeFrom, to: layer.exchangeTo, outside: false };
     return [
-      { ...all, mesh: meshOf(layer, layer.source), shown: { ...shown, outside: true } },
-      { ...all, mesh: meshOf(layer, layer.exchange), shown },
+      { ...all, mesh: first, shown: { ...shown, outside: true } },
+      { ...all, mesh: other, shown },
     ];
   },
   structure: (layer) => [...sourceOf(layer), piecesOf(layer.treatments), placesKey(layer)],
@@ -78,10 +95,7 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
   light: () => 1,
   extent(layer, context: World) {
     const largest = layer.size * Math.max(1, layer.grow) * 2 ** layer.variation;
-    const radius = Math.max(
-      meshOf(layer, layer.source).radius,
-      layer.exchange === 'none' ? 0 : meshOf(layer, layer.exchange).radius,
-    );
+    const radius = Math.max(...bodiesOf(layer).map((body) => meshOf(layer, body).radius));
     return arrangementExtent(layer, context, radius * largest);
   },
 };

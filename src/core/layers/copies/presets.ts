@@ -1,8 +1,12 @@
 import { newMatter } from '../../matter/kinds';
 import { ramp, three } from '../../forms';
+import { stockFile } from '../../kept';
 import { wound } from '../../time/animated';
 import type { Preset } from '../definition';
 import type { CopiesLayer } from './form';
+
+/** The preset that brings a model. */
+export const MODEL_PRESET = 'Ring of a model';
 
 export const presets: readonly Preset<CopiesLayer>[] = [
   {
@@ -108,5 +112,33 @@ export const presets: readonly Preset<CopiesLayer>[] = [
       placeBy: 'order',
     },
     treatments: [{ kind: 'turn', axis: 'along', amount: wound(1) }],
+  },
+  {
+    label: 'One model',
+    fields: {
+      source: 'model',
+      model: stockFile('Capstan'),
+      arrangement: 'grid',
+      countX: 1,
+      countY: 1,
+      countZ: 1,
+      size: 1.5,
+      matter: newMatter('modelled'),
+    },
+    treatments: [{ kind: 'turn', axis: 'up', amount: wound(1) }],
+  },
+  {
+    label: MODEL_PRESET,
+    fields: {
+      source: 'model',
+      model: stockFile('Storm lantern'),
+      arrangement: 'ring',
+      count: 12,
+      radius: 1.6,
+      size: 0.8,
+      matter: newMatter('modelled'),
+      gradient: ramp('#ffd9a0', '#f4ead6'),
+    },
+    treatments: [{ kind: 'turn', axis: 'up', amount: wound(1 / 12) }],
   },
 ];

@@ -44,7 +44,7 @@ const loads: Condition = { field: 'loads', is: ['rows', 'chance', 'middle'] };
 
 const PLACES = { order: 'By order', chance: 'By chance', height: 'By height' };
 /** The solids that have faces to show something on. */
-const { plane: _plane, outline: _outline, ...faces } = solidWords;
+const { plane: _plane, outline: _outline, model: _model, ...faces } = solidWords;
 
 export const ScreenForm = form({
   ...layerBase,

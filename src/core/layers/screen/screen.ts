@@ -17,6 +17,7 @@ import { NO_PICTURE } from '../../pictures/facts';
 import type { Mesh } from '../../solids/mesh';
 import { faced, panel } from '../../solids/panel';
 import { broken } from '../../solids/pieces';
+import { NO_MODEL } from '../../solids/solid';
 import { solidMesh } from '../../solids/solids';
 import { evaluateAnimated } from '../../time/animated';
 import { wholeFrame } from '../../time/exposure';
@@ -72,7 +73,10 @@ function meshOf(layer: ScreenLayer, wide: number): Mesh {
     () => {
       const whole =
         stands === 'faces'
-          ? faced(solidMesh(solid, { sides, bevel, thickness, deep, wide, high: 1, detail: 2, outline: [] }), caps)
+          ? faced(
+              solidMesh(solid, { ...NO_MODEL, sides, bevel, thickness, deep, wide, high: 1, detail: 2, outline: [] }),
+              caps,
+            )
           : panel({ wide, curve: stands === 'curved' ? curve : 0, behind });
       return count > 1 ? broken(whole, count, seed) : whole;
     },

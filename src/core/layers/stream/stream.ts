@@ -5,10 +5,10 @@ import type { Drawing } from '../drawing';
 import type { World } from '../../elements/world';
 import { profileHalves } from '../../forms';
 import type { Mesh } from '../../solids/mesh';
-import { sourceMesh, sourceOf, sourceTurnStep, type Source } from '../../solids/source';
+import { bodyOf, modelRemarks, sourceMesh, sourceOf, sourceTurnStep, type Source } from '../../solids/source';
 import { surfacePoints } from '../../solids/surface';
 import { evaluateAnimated } from '../../time/animated';
-import { spriteOf } from '../base';
+import { spriteOf, withModel } from '../base';
 import { carriedAlong, courseValues, paceOf } from '../../elements/course';
 import { boxOf } from '../../elements/extent';
 import type { LayerDefinition } from '../definition';
@@ -48,8 +48,15 @@ const isBodies = (layer: StreamLayer): boolean => layer.drawn === 'bodies';
 const travelling = (layer: StreamLayer): Placement => (layer.travels ? { ...UNPLACED, once: layer.once } : layer);
 
 /** The body it is made of, or whose surface it comes from, in a size of its own. */
-const bodyOf = (layer: StreamLayer): Source => ({ ...layer, exchange: 'none', exchangeFrom: 0, exchangeTo: 0 });
-const surfaceOf = (layer: StreamLayer): Mesh => sourceMesh(layer.source, bodyOf(layer), 0, 0);
+const sourceIn = (layer: StreamLayer): Source => ({
+  ...layer,
+  exchange: 'none',
+  exchangeModel: null,
+  exchangeUp: 'file',
+  exchangeFrom: 0,
+  exchangeTo: 0,
+});
+const surfaceOf = (layer: StreamLayer): Mesh => sourceMesh(bodyOf(sourceIn(layer)));
 
 /** How far from its own middle a stream gets, in metres, and how far its bodies reach; of one that travels, at any place of its route. */
 function reachOf(layer: StreamLayer, context: World): { half: [number, number, number]; radius: number } {
@@ -116,6 +123,8 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
   form: StreamForm,
   presets,
   bodies: isBodies,
+  takesFile: (layer, kind, file) => (kind === 'model' && isBodies(layer) ? withModel(layer, file) : null),
+  remarks: (layer) => (isBodies(layer) || layer.form === 'surface' ? modelRemarks(bodyOf(sourceIn(layer))) : []),
   follows: (layer) => layer.follow,
   liesAlong: (layer) => layer.travels,
   placed: travelling,
@@ -129,7 +138,7 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
     return { count: Math.round(rate * layer.life * share), noun: `alive, ${Number(rate.toFixed(2))} born a second` };
   },
   tiled: (layer) => layer.travels,
-  turnStep: (layer, axis, each) => (each && isBodies(layer) ? sourceTurnStep(layer.source, bodyOf(layer), axis) : 1),
+  turnStep: (layer, axis, each) => (each && isBodies(layer) ? sourceTurnStep(bodyOf(sourceIn(layer)), axis) : 1),
   rest(layer, context, share) {
     if (layer.form !== 'surface') return null;
     const all = streamBirths(layer, context.seconds);
@@ -200,7 +209,7 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
   structure: (layer) => [
     layer.drawn,
     layer.form === 'surface' && [layer.width, layer.height, layer.depth, layer.seed],
-    (layer.form === 'surface' || isBodies(layer)) && sourceOf(bodyOf(layer)),
+    (layer.form === 'surface' || isBodies(layer)) && sourceOf(sourceIn(layer)),
   ],
   look: (layer) => ({
     softness: layer.softness,

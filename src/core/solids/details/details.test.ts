@@ -3,6 +3,7 @@ import { grow } from '../../plants/grow';
 import { SPECIES } from '../../plants/species';
 import { LIST } from '../list';
 import type { Mesh } from '../mesh';
+import { NO_MODEL } from '../solid';
 import { broken } from '../pieces';
 import { detailsOf } from './details';
 import { deviation } from './deviation';
@@ -12,7 +13,17 @@ const STAR = Array.from({ length: 8 }, (_, i): [number, number] => {
   const [angle, radius] = [(i * Math.PI) / 4, i % 2 === 0 ? 0.5 : 0.2];
   return [radius * Math.sin(angle), radius * Math.cos(angle)];
 });
-const SHAPE = { outline: STAR, sides: 6, bevel: 0.06, thickness: 0.18, detail: 5, wide: 1, high: 1, deep: 1 };
+const SHAPE = {
+  ...NO_MODEL,
+  outline: STAR,
+  sides: 6,
+  bevel: 0.06,
+  thickness: 0.18,
+  detail: 5,
+  wide: 1,
+  high: 1,
+  deep: 1,
+};
 const solids = LIST.map(({ kind, mesh }): [string, Mesh] => [kind, mesh(SHAPE)]);
 const plants = Object.entries(SPECIES).map(([name, species]): [string, Mesh] => [name, grow(species, 3)]);
 
@@ -96,6 +107,7 @@ describe('simplifying', () => {
       index,
       piece: null,
       uv: null,
+      worn: null,
       sample: new Uint32Array(),
       open: true,
       radius: 0.71,

@@ -63,6 +63,12 @@ export const wholeOf = (mesh: Mesh): Detail => ({
 
 const known = new WeakMap<Mesh, readonly Detail[]>();
 
+/** Says what the details of a mesh are, where they are known already. */
+export const giveDetails = (mesh: Mesh, details: readonly Detail[]): Mesh => {
+  known.set(mesh, details);
+  return mesh;
+};
+
 /** A mesh at up to five details, the first all of it, each coarser than the one before. Worked out once a mesh. */
 export function detailsOf(mesh: Mesh): readonly Detail[] {
   const made = known.get(mesh);

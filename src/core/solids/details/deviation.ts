@@ -88,7 +88,7 @@ function narrowness(position: Float32Array, a: number, b: number, c: number): nu
 }
 
 /** The longest edge of some triangles of a mesh, in units of its size. */
-export function longestEdge({ position }: Mesh, index: Uint32Array): number {
+export function longestEdge({ position }: Pick<Mesh, 'position'>, index: Uint32Array): number {
   let most = 0;
   for (let t = 0; t < index.length; t += 3)
     for (let k = 0; k < 3; k++) most = Math.max(most, distance(position, index[t + k], index[t + ((k + 1) % 3)]));

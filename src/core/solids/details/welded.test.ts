@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { newLayer } from '../../layers/kinds';
 import type { CopiesLayer } from '../../layers/copies/form';
-import { sourceMesh } from '../source';
+import { bodyOf, sourceMesh } from '../source';
 import { broken } from '../pieces';
 import type { Mesh } from '../mesh';
 import { welded } from './welded';
 
 const copies = newLayer('copies', 'a', 'A') as CopiesLayer;
 const meshOf = (source: CopiesLayer['source'], pieces = 0): Mesh =>
-  sourceMesh(source, { ...copies, bevel: 0 }, pieces, 3);
+  sourceMesh(bodyOf({ ...copies, source, bevel: 0 }), pieces, 3);
 
 /** Six times the volume that triangles enclose. */
 const volume = ({ position }: Mesh, index: Uint32Array): number => {

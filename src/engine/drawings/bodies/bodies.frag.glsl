@@ -47,6 +47,10 @@ void main() {
 #endif
 #endif
   if (dot(n, toViewer) < 0.0) n = -n;
+#ifdef RELIEF
+  n = relieved(n, world);
+  if (dot(n, toViewer) < 0.0) n = normalize(n - toViewer * dot(n, toViewer) / dot(toViewer, toViewer));
+#endif
 #ifdef PICTURED
   Shown shown = shownOn(vMark, gl_FrontFacing);
   vec3 base = shown.colour * vLook.rgb * uLight;

@@ -26,6 +26,7 @@ import panelFragment from './panel.frag.glsl?raw';
 import panelVertex from './panel.vert.glsl?raw';
 import { BodyLines } from './lines';
 import { panelConstants, PicturedBodies } from './pictured';
+import { WornBodies } from './worn';
 import sortSource from './sort.glsl?raw';
 import vertex from './bodies.vert.glsl?raw';
 
@@ -38,6 +39,7 @@ function geometriesOf(mesh: Mesh, details: readonly Detail[]): THREE.InstancedBu
   const normal = attribute(mesh.normal, 3);
   const piece = attribute(mesh.piece ?? new Float32Array((mesh.position.length / 3) * 4), 4);
   const shown = mesh.uv && attribute(mesh.uv, 3);
+  const dye = mesh.worn?.dye && attribute(mesh.worn.dye, 3);
   return details.map(({ index }) => {
     const geometry = new THREE.InstancedBufferGeometry();
     geometry.setIndex(new THREE.BufferAttribute(index, 1));
@@ -45,6 +47,7 @@ function geometriesOf(mesh: Mesh, details: readonly Detail[]): THREE.InstancedBu
     geometry.setAttribute('aNormal', normal);
     geometry.setAttribute('aPiece', piece);
     if (shown) geometry.setAttribute('aUv', shown);
+    if (dye) geometry.setAttribute('aDye', dye);
     geometry.instanceCount = 0;
     return geometry;
   });
@@ -97,11 +100,15 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       ...bodyUniforms(),
       uRadius: { value: flies ? -1 : mesh.radius },
       uErrors: { value: errorsOf(details, bent) },
-      uDetails: { value: [details.length, Number(isOpaque(made.matter))] },
+      uDetails: { value: [details.length, 0] },
       uCut: { value: new THREE.Vector3() },
     };
     const picture = pictured ? new PicturedBodies(gpu, screens, pictured, first, count) : null;
-    const uniforms = { ...view, ...own, ...covered.uniforms, ...feed.uniforms, ...picture?.uniforms };
+    const worn = made.matter === 'modelled' && mesh.worn ? new WornBodies(mesh.worn) : null;
+    const uniforms = {
+      ...{ ...view, ...own, ...covered.uniforms, ...feed.uniforms },
+      ...{ ...picture?.uniforms, ...worn?.uniforms },
+    };
     const composed = vertexProgram(pipeline) + viewSource;
     const placed = composed + elementSource;
     const side = mesh.open || cut ? THREE.DoubleSide : THREE.FrontSide;
@@ -109,7 +116,12 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const shader = says + placed + coverVertex(made.cover) + (picture ? panelVertex : '') + vertex;
     const shows = picture ? panelConstants + panelFragment : '';
     const materials = ['#define ENTIRE\n', ENTIRELY].map((head) =>
-      matterMaterial(made, [shader, says + noiseSource + head + shows + fragment], uniforms, side),
+      matterMaterial(
+        { ...made, worn: worn?.head ?? '' },
+        [shader, says + noiseSource + head + shows + fragment],
+        uniforms,
+        side,
+      ),
     );
     const seenThrough = isSeenThrough(made.matter);
     const backs =
@@ -134,12 +146,14 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       object.material = own;
       gpu.stage.drawInstances(gpu.renderer, object, seen[now], target);
     };
+    const solid = isOpaque(made.matter) && worn?.partly !== true;
+    own.uDetails.value[1] = Number(solid);
     let steps = vertexSteps(pipeline);
     return {
       stage: 'matter',
       casts: rides !== 'over',
       seenThrough,
-      unsettled: picture !== null || !isOpaque(made.matter),
+      unsettled: picture !== null || !solid,
       parts,
       shown,
       sorting: {
@@ -165,7 +179,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         steps = vertexSteps(frame.pipeline);
         own.uTile.value = frame.piece.tile;
         picture?.update(frame);
-        own.uDetails.value[1] = Number(isOpaque(made.matter) && picture?.partly !== true);
+        own.uDetails.value[1] = Number(solid && picture?.partly !== true);
         setMatter(own, frame);
         if (frame.look.cut) own.uCut.value.set(...frame.look.cut);
         for (const { take } of materials) take(frame.piece);
@@ -195,6 +209,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       },
       dispose() {
         picture?.dispose();
+        worn?.dispose();
         backs?.dispose();
         lines?.dispose();
         feed.dispose();

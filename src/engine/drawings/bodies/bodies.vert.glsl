@@ -17,6 +17,14 @@ out vec3 vOwn;
 #ifdef COVERED
 out vec3 vPattern;
 #endif
+#ifdef WORN
+in vec3 aUv;             // where on its pictures, and its material
+out vec3 vWorn;
+#endif
+#ifdef DYED
+in vec3 aDye;
+out vec3 vDye;
+#endif
 flat out vec4 vLook;
 flat out float vMark;
 
@@ -37,6 +45,12 @@ void main() {
   vec3 v = viewOf(e, vertex, normal, straight, position);
 #ifdef SHINES
   vOwn = vertex;
+#endif
+#ifdef WORN
+  vWorn = aUv;
+#endif
+#ifdef DYED
+  vDye = aDye;
 #endif
 #ifdef CUT
   vOut = dot(uCut, straight) - e.mark.w;

@@ -6,6 +6,11 @@ import type { Gpu, Uniforms } from '../../gl/gpu';
 import { CORNERS, Ink, stripTriangles } from '../ink/ink';
 import vertex from './lines.vert.glsl?raw';
 
+/** Of more triangles no lines are drawn: a coarser detail has them. */
+const MOST_LINED = 60_000;
+const linedAs = (details: readonly Detail[], k: number): Detail =>
+  details.slice(k).find(({ index }) => index.length / 3 <= MOST_LINED) ?? details[details.length - 1];
+
 /** A strip for every edge of a detail of a mesh. */
 function stripsOf(mesh: Mesh, { index }: Detail, all: boolean): THREE.InstancedBufferGeometry {
   const { count, ends, normals, folds } = edgesOf(mesh, index, all);
@@ -70,7 +75,9 @@ export class BodyLines {
 
   /** Where the elements of each detail are at a moment. */
   of(moment: number, classes: number): readonly THREE.InstancedBufferGeometry[] {
-    const strips = (this.strips ??= this.details.map((detail) => stripsOf(this.mesh, detail, this.all)));
+    const strips = (this.strips ??= this.details.map((_, k) =>
+      stripsOf(this.mesh, linedAs(this.details, k), this.all),
+    ));
     return (this.geometries[moment] ??= Array.from({ length: classes }, (_, k) => sharing(strips[k % strips.length])));
   }
 

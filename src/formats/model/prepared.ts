@@ -1,0 +1,10 @@
+import type { Model } from '../../core/solids/models/model';
+import { readModel } from './model';
+
+/** A model read and made ready. What makes it ready is loaded when there is one. @throws Trouble `refused`, in words */
+export async function preparedModel(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Model> {
+  const raw = await readModel(bytes, name);
+  const { prepareModel, simplifierReady } = await import('../../core/solids/models/prepare');
+  await simplifierReady;
+  return prepareModel(raw, name);
+}
