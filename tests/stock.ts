@@ -6,7 +6,9 @@ import { STOCK } from '../src/core/kept';
 import { PICTURES } from '../src/core/pictures/facts';
 import { FONTS, withMore } from '../src/core/type/font';
 import { MARKS } from '../src/core/type/mark';
+import { MODELS } from '../src/core/solids/models/model';
 import { openFont } from '../src/formats/font/font';
+import { preparedModel } from '../src/formats/model/prepared';
 import { pictureFacts } from '../src/formats/picture/facts';
 import { readMark } from '../src/formats/svg/svg';
 import { readCube } from '../src/formats/table/cube';
@@ -17,7 +19,7 @@ export const stockBytes = (path: string): Uint8Array<ArrayBuffer> =>
 /** What the clips that ship are: opening them takes a moment that tests need not wait for. */
 const CLIP = { width: 640, height: 360, frames: 100, seconds: 4, joins: null };
 
-/** Takes in every file that ships, as the program does before it opens a piece. */
+/** Takes in every file that ships but models, as the program does before it opens a piece. */
 export function takeStock(): void {
   for (const { kind, hash, name, path, more } of STOCK)
     if (kind === 'picture') PICTURES.take(hash, pictureFacts(stockBytes(path), name));
@@ -26,5 +28,11 @@ export function takeStock(): void {
       const font = openFont(stockBytes(path), name);
       FONTS.take(hash, more === undefined ? font : withMore(font, openFont(stockBytes(more), name)));
     } else if (kind === 'table') TABLES.take(hash, readCube(stockBytes(path), name));
-    else MARKS.take(hash, readMark(stockBytes(path), name));
+    else if (kind === 'mark') MARKS.take(hash, readMark(stockBytes(path), name));
+}
+
+/** Takes in the models that ship. */
+export async function takeStockModels(): Promise<void> {
+  for (const { kind, hash, name, path } of STOCK)
+    if (kind === 'model') MODELS.take(hash, { ...(await preparedModel(stockBytes(path), name)), rasters: [] });
 }

@@ -34,11 +34,20 @@ async function keepModel(hash: string, model: Model): Promise<void> {
  * takes seconds.
  */
 export async function readiedModel(hash: string, bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Model> {
-  if (onPage) return (await import('./tried')).readyModel(hash, bytes, name);
+  // one after another: a worker each at once would make all of them late
+  if (onPage) return inTurn(async () => (await import('./tried')).readyModel(hash, bytes, name));
   const { preparedModel } = await import('../formats/model/prepared');
   const model = await preparedModel(bytes, name);
   await keepModel(hash, model);
   return model;
+}
+
+let last: Promise<unknown> = Promise.resolve();
+/** Does something when all that was asked for before is done. */
+function inTurn<T>(act: () => Promise<T>): Promise<T> {
+  const mine = last.then(act);
+  last = mine.catch(() => undefined);
+  return mine;
 }
 
 /** The same in a worker for a page, which holds its coarse details. */

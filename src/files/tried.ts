@@ -2,13 +2,22 @@ import { Trouble } from '../core/trouble';
 import type { Joins } from '../core/clips';
 import { sortOf, type FileKind } from '../core/kept';
 import type { Model } from '../core/solids/models/model';
+import type { NamedBytes } from '../formats/model/bundle';
 import type { Unpacked } from '../formats/packed/packed';
 import { checkBytes } from './sizes';
 import type { Answered, Asked } from './worker';
 import workerUrl from './worker.ts?worker&url';
 
-/** How long the worker may take to start, to try a file, to open an archive, to go through a clip, and to make a model ready, in milliseconds. */
-const LIMITS = { start: 9000, examine: 2000, unpack: 20_000, join: 60_000, model: 120_000 } as const;
+/** How long the worker may take to start, to try a file, to open an archive, to go through a clip, to make a model ready, and to put one together, in milliseconds. */
+const LIMITS = {
+  start: 9000,
+  examine: 2000,
+  unpack: 20_000,
+  join: 60_000,
+  model: 120_000,
+  bundle: 60_000,
+  modelIn: 60_000,
+} as const;
 
 /** Has something done with bytes from outside in a worker of its own, which is ended when it takes too long. */
 function ask(asked: Asked): Promise<Answered> {
@@ -63,5 +72,22 @@ export async function takenApart(bytes: Uint8Array<ArrayBuffer>, name: string): 
 export async function joinsOf(blob: Blob, name: string): Promise<Joins | null> {
   const answered = await ask({ do: 'join', blob, name });
   if ('joins' in answered) return answered.joins;
+  throw troubleOf(answered);
+}
+
+/** A model with the files that it needs as one file, and which of the others are in it. @throws Trouble in words */
+export async function bundledModel(
+  model: NamedBytes,
+  beside: NamedBytes[],
+): Promise<NamedBytes & { used: readonly string[] }> {
+  const answered = await ask({ do: 'bundle', model, beside, name: model.name });
+  if ('bundled' in answered) return answered.bundled;
+  throw troubleOf(answered);
+}
+
+/** The model in an archive, as one file. @throws Trouble in words when there is none */
+export async function archivedModel(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<NamedBytes> {
+  const answered = await ask({ do: 'modelIn', bytes, name });
+  if ('bundled' in answered) return answered.bundled;
   throw troubleOf(answered);
 }

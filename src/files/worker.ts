@@ -4,6 +4,7 @@ import type { FileKind } from '../core/kept';
 import { clipJoins } from '../formats/clip/small';
 import { unpack, type Unpacked } from '../formats/packed/packed';
 import { buffersOf, type Model } from '../core/solids/models/model';
+import type { NamedBytes } from '../formats/model/bundle';
 import { examined } from './examine';
 import { lightModel } from './models';
 
@@ -11,6 +12,8 @@ import { lightModel } from './models';
 export type Asked =
   | { do: 'examine' | 'unpack'; bytes: Uint8Array<ArrayBuffer>; name: string }
   | { do: 'join'; blob: Blob; name: string }
+  | { do: 'bundle'; model: NamedBytes; beside: NamedBytes[]; name: string }
+  | { do: 'modelIn'; bytes: Uint8Array<ArrayBuffer>; name: string }
   | { do: 'model'; hash: string; bytes: Uint8Array<ArrayBuffer>; name: string };
 export type Answered =
   | { started: true }
@@ -18,7 +21,10 @@ export type Answered =
   | { unpacked: Unpacked }
   | { joins: Joins | null }
   | { model: Model }
+  | { bundled: NamedBytes & { used: string[] } }
   | { trouble: TroubleData };
+
+const bundles = () => import('../formats/model/bundle');
 
 /** What is large crosses without being copied. */
 const answer = (answered: Answered): void =>
@@ -33,6 +39,10 @@ async function answered(asked: Asked): Promise<Answered> {
         return { unpacked: unpack(asked.bytes, asked.name) };
       case 'model':
         return { model: await lightModel(asked.hash, asked.bytes, asked.name) };
+      case 'bundle':
+        return { bundled: await (await bundles()).bundled(asked.model, asked.beside) };
+      case 'modelIn':
+        return { bundled: { ...(await (await bundles()).modelIn(asked.bytes, asked.name)), used: [] } };
       case 'join':
         return { joins: await clipJoins(asked.blob, asked.name) };
     }

@@ -222,7 +222,7 @@ test('shadows are those of the frame, whatever was drawn before: of a body that 
       [piece, frames, passes, SIZE, DOCUMENT_VERSION] as const,
     );
   for (const [what, fields] of [
-    ['exchange', { source: 'box', exchange: 'torus', exchangeFrom: 10, exchangeTo: 20 }],
+    ['exchange', { source: 'box', exchanges: [{ id: 'e', body: 'torus', from: 10, to: 20 }] }],
     ['film', { source: 'sphere', matter: { kind: 'film' } }],
     [
       'turn',

@@ -7,10 +7,12 @@ import { PANORAMAS } from '../../core/panorama/facts';
 import { lightAt, type Panorama } from '../../core/panorama/panorama';
 import { isHere } from '../../core/type/here';
 import { MARKS } from '../../core/type/mark';
+import { MODELS } from '../../core/solids/models/model';
 import { fileBlob } from '../../files/shelf';
 import { takeIn } from '../../files/taken';
 import { Canvas } from './Canvas';
 import styles from './FileField.module.css';
+import { ModelLook } from './ModelLook';
 import { lineShapes, ShapesPicture } from './ShapesPicture';
 
 /** Share of the look of a table that is of greys. */
@@ -46,6 +48,7 @@ export function FileLook({ file, kind }: { file: FileRef; kind: FileKind }) {
   if (kind === 'picture' || kind === 'clip') return <PixelLook file={file} clip={kind === 'clip'} />;
   if (kind === 'panorama') return <PanoramaLook panorama={PANORAMAS.at(file)} />;
   if (kind === 'table') return <TableLook table={TABLES.at(file)} />;
+  if (kind === 'model') return <ModelLook model={MODELS.at(file)} />;
   const mark = MARKS.at(file);
   return (
     <span className={`${styles.look} ${styles.mark}`}>

@@ -26,6 +26,7 @@ import { colours, gradients } from './mixedKinds';
 import { NumberField } from './NumberField';
 import { OutlineField } from './OutlineField';
 import { PictureField } from './PictureField';
+import { PartsList, type Listed } from './PartsList';
 import { PlainRow } from './PlainRow';
 import { PointRows } from './PointRows';
 import { ProfileField } from './ProfileField';
@@ -143,6 +144,18 @@ function FieldRow({ row: { field, control }, path, value, owner, closingStep }: 
         rowsOf={(inner, at) => <Inspector form={inner} path={at} nested />}
       />
     );
+  if (control.control === 'parts' && parts)
+    return (
+      <PartsList
+        path={path}
+        label={control.label}
+        hint={control.hint}
+        most={control.max ?? Infinity}
+        parts={parts}
+        list={value as readonly Listed[]}
+        rowsOf={(inner, at) => <Inspector form={inner} path={at} nested />}
+      />
+    );
   if (parts && value) {
     const { remade } = parts;
     const { choices, sampled } = control;
@@ -238,6 +251,7 @@ function Plain({
     case 'colour':
     case 'gradient':
     case 'shown':
+    case 'parts':
     case 'part':
     case 'points':
       return null;

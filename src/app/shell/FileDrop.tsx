@@ -1,13 +1,8 @@
 import { useRef, useState, type DragEvent, type ReactNode } from 'react';
-import { openFile } from './files';
+import { openFiles } from './files';
 import styles from './FileDrop.module.css';
 
 const hasFiles = (event: DragEvent): boolean => event.dataTransfer.types.includes('Files');
-
-/** One after another, so that what each becomes is told in order. */
-async function openAll(files: readonly File[]): Promise<void> {
-  for (const file of files) await openFile(file);
-}
 
 /** Takes files dropped anywhere. */
 export function FileDrop({ children }: { children: ReactNode }) {
@@ -34,12 +29,14 @@ export function FileDrop({ children }: { children: ReactNode }) {
         // a field that takes files has taken it
         if (event.isDefaultPrevented()) return;
         event.preventDefault();
-        void openAll([...event.dataTransfer.files]);
+        void openFiles([...event.dataTransfer.files]);
       }}
     >
       {children}
       {over ? (
-        <div className={styles.over}>Drop a piece to open it; a font, a drawing, a picture or a clip to use it</div>
+        <div className={styles.over}>
+          Drop a piece to open it; a model, a font, a drawing, a picture or a clip to use it
+        </div>
       ) : null}
     </div>
   );

@@ -75,6 +75,7 @@ export type ControlName =
   | 'lines'
   | 'file'
   | 'shown'
+  | 'parts'
   | 'part';
 
 /** What the inspector needs to know to draw a row for a field. */
@@ -100,6 +101,8 @@ export interface Parts {
   formOf(value: object): FormLike;
   /** what a person calls it */
   wordsOf(value: object): string | null;
+  /** a new one of a list, with an id, where all are of one form */
+  made?(id: string): object;
   /** the same as one of another kind, for those whose kind can be chosen: the control has the words of each */
   remade?(value: object, kind: string): object;
 }

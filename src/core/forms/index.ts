@@ -31,7 +31,7 @@ export { gradient, ramp } from './gradient';
 export { kinds, type Kind, type KindValue, type Kinds } from './kinds';
 export { integer, number, three, vectorFields } from './number';
 export { outline } from './outline';
-export { given, list, listOf, part, partOf, shownList, shownPart, shownPartOf } from './part';
+export { given, grouped, list, listOf, part, partOf, shownList, shownPart, shownPartOf, shownParts } from './part';
 export { picture } from './picture';
 export { MOST_POINTS, points, type CurvePoint } from './points';
 export { profile, profileHalves } from './profile';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { controlled, type Field, type Info, type Parts } from './field';
+import { controlled, type Field, type Heading, type Info, type Parts } from './field';
 import type { Form } from './form';
 import { partsOfKinds, type Kind, type Kinds, type KindValue } from './kinds';
 
@@ -106,5 +106,19 @@ export const list = <T extends object>(form: Form<T>, most: number, words: Parts
   schema: listSchema(form.schema, most, {}),
   initial: [],
   control: null,
-  parts: { many: true, formOf: () => form, wordsOf: words },
+  parts: { many: true, formOf: () => form, wordsOf: words, made: (id) => form.schema.parse({ id }) },
+});
+
+/** A list of parts of one form, shown among the rows of what it is in: each a line of its words that opens in place; a new one is as its form says. */
+export const shownParts = <T extends object>(
+  form: Form<T>,
+  most: number,
+  words: Parts['wordsOf'],
+  info: Info,
+): Field<T[]> => ({ ...list(form, most, words), control: controlled('parts', { ...info, max: most }) });
+
+/** A field under another heading. */
+export const grouped = <T>(field: Field<T>, group: Heading): Field<T> => ({
+  ...field,
+  control: field.control && { ...field.control, group },
 });

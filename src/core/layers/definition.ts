@@ -100,6 +100,8 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   onFrames?(layer: L): boolean;
   /** the layer with a file taken up; null where it has no use for one of that kind */
   takesFile?(layer: L, kind: FileKind, file: FileRef): L | null;
+  /** what is worth knowing of it, in sentences */
+  notes?(layer: L): string[];
   /** what is amiss with it that is no error, in sentences */
   remarks?(layer: L): string[];
   /** it mirrors what stands on it, where it lies in a plane */
@@ -131,6 +133,8 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
    * @param phase that it is seen at, which is not wrapped
    */
   panels?(layer: L, share: number, world: World, phase: number): Float32Array;
+  /** which of its bodies each element shows on a whole frame of the lap, where its drawings say which they are of */
+  bodiesOn?(layer: L, share: number, world: World, frame: number): Uint8Array;
   /** elements that light what is near them, as a screen does */
   lamps?(layer: L, world: World): readonly PanelLamp[];
   /** what {@link drawings} depends on besides the element count: they are made anew when it changes */

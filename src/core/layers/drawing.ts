@@ -1,4 +1,3 @@
-import { frameOfLap, stretchLasts } from '../time/stretch';
 import type { AnimatedGradient } from '../colour/animated';
 import type { FileRef } from '../kept';
 import type { Lines } from '../lines/lines';
@@ -17,8 +16,8 @@ export interface Part {
 
 /**
  * How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile; bodies are a mesh
- * drawn once for each of a stretch of elements, always or only from one frame up to another, all of them or cut off at the layer’s edge, in as
- * much detail as shows or always `whole`. A surface is made of quads between rings of so many corners, each of so many copies, with or without a
+ * drawn once for each of a stretch of elements, all of them or cut off at the layer’s edge, in as
+ * much detail as shows or always `whole`; or of those alone that show `body` on a frame (LayerDefinition.bodiesOn). A surface is made of quads between rings of so many corners, each of so many copies, with or without a
  * gap after every second ring, and round from corner to corner or not; behind those rings there are two more past the end, and the one before the first. A sheet is so many cells across and
  * along between elements in rows, one more of them each way, and is smooth matter. Of particles the first of every
  * `fair` by number are a fair sample, so that a live picture may leave out the others; of those in `rows` some of every few that
@@ -36,12 +35,12 @@ export type Drawing =
       mesh: Mesh;
       first: number;
       count: number;
-      shown: Frames | null;
       parts?: Part[];
       cut?: boolean;
       rides?: Riding | null;
       whole?: boolean;
       pictured?: Pictured;
+      body?: number;
     };
 
 /** What bodies show on them: a kept file. What of it each shows is said by the layer's panels (LayerDefinition). */
@@ -127,19 +126,6 @@ export interface PanelLook {
   before: keyof typeof PANEL_CHOICES.before;
   /** whole pictures to the left and up over a lap */
   run: readonly [number, number];
-}
-
-/** A stretch of the lap in whole frames, the last not in it, which may go on across the seam; or all the rest of the lap. */
-export interface Frames {
-  from: number;
-  to: number;
-  outside: boolean;
-}
-
-/** Whether a frame of a lap lies within a stretch. */
-export function within(shown: Frames | null, frame: number, frames: number): boolean {
-  if (!shown) return true;
-  return frameOfLap(frame - shown.from, frames) < stretchLasts(shown, frames) !== shown.outside;
 }
 
 /** What the drawing programs need of a layer besides its elements; uniforms, so changing them rebuilds nothing. */

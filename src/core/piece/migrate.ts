@@ -4,6 +4,7 @@ import { from3 } from './migrations/3';
 import { from4 } from './migrations/4';
 import { from5 } from './migrations/5';
 import { from6 } from './migrations/6';
+import { from7 } from './migrations/7';
 import { isJson, type Json } from './migrations/json';
 
 /** What brings a piece from each version to the next: frozen, whatever becomes of the kinds it speaks of. */
@@ -14,6 +15,7 @@ const STEPS: Readonly<Record<number, (piece: Json) => Json>> = {
   4: from4,
   5: from5,
   6: from6,
+  7: from7,
 };
 
 /**

@@ -26,7 +26,7 @@ const piece = PieceSchema.parse({
 
 const exchanging = PieceSchema.parse({
   ...piece,
-  layers: [{ kind: 'copies', id: 'c', name: 'C', exchange: 'sphere', exchangeFrom: 40, exchangeTo: 60 }],
+  layers: [{ kind: 'copies', id: 'c', name: 'C', exchanges: [{ id: 'e', body: 'sphere', from: 40, to: 60 }] }],
 });
 
 it('a longer lap moves as before, only slower', () => {
@@ -39,7 +39,7 @@ it('a longer lap moves as before, only slower', () => {
   const frames = (p: typeof piece): number[] =>
     Object.values(p.layers[0].treatments[1]).filter((v): v is number => typeof v === 'number');
   const half = retimed(exchanging, { ...exchanging.lap, frames: 50 });
-  expect(half.layers[0]).toMatchObject({ exchangeFrom: 20, exchangeTo: 30 });
+  expect(half.layers[0]).toMatchObject({ exchanges: [{ from: 20, to: 30 }] });
   // the trail is as long a share of the lap
   expect(frames(longer)).not.toEqual(frames(piece));
 });

@@ -1,44 +1,26 @@
 import type { Axis } from '../elements/axis';
-import { choice, file, FRAMES, heading, integer, number, outline, valueAt, type FieldsValue } from '../forms';
+import { choice, grouped, heading, integer, number, outline, shownParts, valueAt, type FieldsValue } from '../forms';
 import { memo } from '../memo';
 import { detailsOf } from './details/details';
+import { ExchangeForm, exchangeWords, modelFields } from './exchange';
 import type { Mesh } from './mesh';
 import { MODELS } from './models/model';
 import { broken } from './pieces';
-import type { ModelUp, SolidShape } from './solid';
+import type { SolidShape } from './solid';
 import { solidMesh, solidOf, solidsWith, solidWords, type SolidKind } from './solids';
 
 export type SourceName = SolidKind;
 
 const group = heading('Source');
 
-/** Which axis of a model is up. @param when it is shown */
-const modelFields = <Name extends string>(source: Name, exchanged: boolean) => {
-  const when = { field: source, is: ['model'] };
-  return {
-    file: file('model', null, {
-      label: exchanged ? 'Its model' : 'Model',
-      group,
-      when,
-      hint: 'A model of your own or of the kit: glTF, OBJ, PLY or STL. Its longest side is its size.',
-    }),
-    up: choice('file', { file: 'As it is', y: 'Its y', z: 'Its z', x: 'Its x' } satisfies Record<ModelUp, string>, {
-      label: 'Up is',
-      group,
-      when,
-      hint: 'Which axis of its file is up; where the file does not say it is guessed.',
-    }),
-  };
-};
-const own = modelFields('source', false);
-const other = modelFields('exchange', true);
+const ofModel = modelFields({ field: 'source', is: ['model'] });
 const proportion = { unit: '× size', min: 0.001, max: 1000, comfort: 2, group };
 
 /** What is repeated, and what it is exchanged for between two frames. */
 export const sourceFields = {
   source: choice('box', solidWords, { label: 'Body', group, hint: 'What is repeated.' }),
-  model: own.file,
-  modelUp: own.up,
+  model: grouped(ofModel.model, group),
+  modelUp: grouped(ofModel.up, group),
   outline: outline(
     [
       [0, 0.5],
@@ -113,39 +95,16 @@ export const sourceFields = {
     group,
     hint: '0: alike. 1: half to twice.',
   }),
-  exchange: choice(
-    'none',
-    { none: 'Never', ...solidWords },
-    { label: 'Exchanged', group, hint: 'Another body in its place from one frame to another; all else stays.' },
-  ),
-  exchangeModel: other.file,
-  exchangeUp: other.up,
-  exchangeFrom: integer(60, {
-    label: 'Shown from',
-    ...FRAMES,
-    min: 0,
-    max: 100_000,
-    comfort: 250,
+  exchanges: shownParts(ExchangeForm, 12, exchangeWords, {
+    label: 'Exchanges',
     group,
-    when: { field: 'exchange', is: Object.keys(solidWords) },
-    hint: 'First frame that shows the other body.',
-  }),
-  exchangeTo: integer(120, {
-    label: 'Until',
-    ...FRAMES,
-    min: 0,
-    max: 100_000,
-    comfort: 250,
-    group,
-    when: { field: 'exchange', is: Object.keys(solidWords) },
-    hint: 'First frame that shows the first body again.',
+    hint: 'Other bodies in the place of its own, each from one frame to another, for all elements or some; all else stays.',
   }),
 };
 export type Source = FieldsValue<typeof sourceFields>;
 
 /** What of a source's bodies is here, of those that are files. */
-const hereOf = ({ model, exchangeModel }: Source): boolean[] =>
-  [model, exchangeModel].map((ref) => MODELS.at(ref) !== null);
+const hereOf = (s: Source): boolean[] => bodiesOf(s).map(({ model }) => MODELS.at(model) !== null);
 
 /** The fields of a source that the form of its mesh depends on, but for its size, as they are in a layer. */
 export const sourceOf = (s: Source): unknown[] => [
@@ -155,13 +114,18 @@ export const sourceOf = (s: Source): unknown[] => [
   ...hereOf(s),
 ];
 
-/** A body of a source: the one that is shown, or the one that it is exchanged for. */
+/** A body of a source. */
 export interface Body extends SolidShape {
   name: SourceName;
 }
-export const bodyOf = (s: Source): Body => ({ ...s, name: s.source });
-export const exchangedOf = (s: Source): Body | null =>
-  s.exchange === 'none' ? null : { ...s, name: s.exchange, model: s.exchangeModel, modelUp: s.exchangeUp };
+/** Its own body. */
+export const bodyOf = (s: Omit<Source, 'exchanges'>): Body => ({ ...s, name: s.source });
+
+/** Its own body, and those that it is exchanged for, in their order. */
+export const bodiesOf = (s: Source): Body[] => [
+  bodyOf(s),
+  ...s.exchanges.map(({ body, model, up }) => ({ ...bodyOf(s), name: body, model, modelUp: up })),
+];
 
 /** What the mesh of a body depends on. */
 const keyOf = (b: Body, pieces: number, seed: number): string =>
@@ -195,22 +159,25 @@ export const sourceMesh = (body: Body, pieces = 0, seed = 0): Mesh =>
 /** Turns about an axis of its own after which a body looks the same. */
 export const sourceTurnStep = (body: Body, axis: Axis): number => solidOf(body.name).turnStep(body, axis);
 
-const AXIS = { y: 'y', z: 'z', x: 'x', file: '' } as const;
-const UNIT: Readonly<Record<string, string>> = { '1': 'metres', '0.01': 'centimetres', '0.001': 'millimetres' };
-const three = (v: number): string => Number(v.toPrecision(3)).toLocaleString('en-US');
+/** What is amiss with the model that a body is, in sentences. */
+export function modelRemarks({ name, model }: Body): string[] {
+  if (name !== 'model' || MODELS.at(model)) return [];
+  const what = model ? `“${model.name}” is not here` : 'No model is chosen yet';
+  return [`${what}: an octahedron stands in its place.`];
+}
 
-/** What is to be known of the model that a body is, in sentences: that it is not here, or what of it was guessed. */
-export function modelRemarks({ name, model, modelUp }: Body): string[] {
-  if (name !== 'model') return [];
-  if (!model) return ['No model is chosen yet: an octahedron stands in its place.'];
-  const facts = MODELS.at(model)?.facts;
-  if (!facts) return [`“${model.name}” is not here: an octahedron stands in its place.`];
+/** What is known of the model that a body is, and what of that was guessed. */
+export function modelNotes({ name, model, modelUp }: Body): string[] {
+  const facts = name === 'model' ? MODELS.at(model)?.facts : undefined;
+  if (!model || !facts) return [];
   const span = facts.span.map((v) => three(v * facts.unit)).join(' × ');
   const guessed = [
-    facts.unitSaid ? '' : `its numbers are taken for ${UNIT[String(facts.unit)] ?? 'metres'}`,
-    facts.upSaid || modelUp !== 'file' ? '' : `its ${AXIS[facts.up]} for up`,
+    facts.unitSaid ? '' : `its numbers taken for ${UNITS[facts.unit] ?? 'metres'}`,
+    facts.upSaid || modelUp !== 'file' ? '' : `its ${facts.up} for up`,
   ].filter((words) => words !== '');
-  return [
-    `“${model.name}”: ${facts.triangles.toLocaleString('en-US')} triangles, ${span} m as it was made${guessed.length > 0 ? `; ${guessed.join(', ')}` : ''}.`,
-  ];
+  const said = [`${facts.triangles.toLocaleString('en-US')} triangles`, `made ${span} m`, ...guessed].join(', ');
+  return [`${model.name}: ${said}.`];
 }
+
+const UNITS: Readonly<Record<number, string>> = { 1: 'metres', 0.01: 'centimetres', 0.001: 'millimetres' };
+const three = (v: number): string => Number(v.toPrecision(3)).toLocaleString('en-US');

@@ -1,5 +1,5 @@
+import { showing } from './elements';
 import { layerElements, worldOf } from './layers';
-import { within } from '../layers/drawing';
 import { standsOnce } from './route';
 import { definitionOf, type Layer } from '../layers/kinds';
 import { wallTriangles } from '../layers/wall';
@@ -76,6 +76,7 @@ function toBodies(
   before: Vec3,
   mesh: Mesh,
   bodies: { first: number; count: number },
+  shows: (element: number) => boolean,
   elements: ReturnType<typeof layerElements>,
   shift: (middle: number) => number,
   best: Approach,
@@ -86,7 +87,7 @@ function toBodies(
   const every = Math.max(1, Math.ceil(bodies.count / MOST_BODIES));
   let found = best;
   for (let i = bodies.first; i < bodies.first + bodies.count; i += every) {
-    if (light[i] <= 0 || size[i] <= 0) continue;
+    if (light[i] <= 0 || size[i] <= 0 || !shows(i)) continue;
     const centre = at(position, i);
     centre[2] += shift(centre[2]);
     const gap = length(subtract(p, centre)) - reach * size[i];
@@ -123,15 +124,15 @@ function approach(piece: Piece, layer: Layer, p: Vec3, before: Vec3, phase: numb
   const shift = (z: number): number =>
     standsOnce(piece, layer) ? 0 : Math.round((p[2] - z) / piece.tile) * piece.tile;
   const corner = (i: number): Vec3 => at(elements.position, i);
-  const frame = frameAt(phase, piece.lap.frames);
+  const shows = showing(layer, share, context, frameAt(phase, piece.lap.frames));
   return definitionOf(layer.kind)
     .drawings(layer, share, context)
     .reduce<Approach>(
       (best, drawing) => {
         if (drawing.as === 'surface')
           return toTriangles(p, before, wallTriangles(drawing), elements.position, shift, best);
-        if (drawing.as === 'bodies' && within(drawing.shown, frame, piece.lap.frames))
-          return toBodies(p, before, drawing.mesh, drawing, elements, shift, best);
+        if (drawing.as === 'bodies')
+          return toBodies(p, before, drawing.mesh, drawing, (i) => shows(drawing.body, i), elements, shift, best);
         if (drawing.as !== 'segments') return best;
         let { metres } = best;
         for (let k = 0; k < drawing.pairs.length; k += 2) {

@@ -1,10 +1,10 @@
 import { reachKernel } from '../treatments/reach/reach.gen';
-import { within } from '../layers/drawing';
 import { standsOnce } from './route';
 import { runKernel } from '../kernel/kernel';
 import { columnsOf, restingElements, type Elements } from '../elements/columns';
 import { pipelineIn, shownPhase, type Pipeline, type Step } from './pipeline';
 import type { Scene } from './scene';
+import type { World } from '../elements/world';
 import type { Quaternion, Vec3 } from '../space/vector';
 import { frameAt } from '../time/lap';
 import { linkPoints, type Links } from '../layers/links/neighbours';
@@ -205,6 +205,17 @@ export function pointsIn(scene: Scene, layerId: string, at: number, share = 1, f
   );
 }
 
+/** Which elements show one of a layer's bodies on a frame: all where its drawings do not say which they are of. */
+export function showing(
+  layer: Layer,
+  share: number,
+  world: World,
+  frame: number,
+): (body: number | undefined, element: number) => boolean {
+  const bodies = definitionOf(layer.kind).bodiesOn?.(layer, share, world, frame);
+  return (body, element) => body === undefined || bodies === undefined || bodies[element] === body;
+}
+
 function layerVertices(
   scene: Scene,
   layer: Layer,
@@ -219,18 +230,22 @@ function layerVertices(
   const lists = definitionOf(layer.kind)
     .drawings(layer, share, scene.world)
     .flatMap((drawing) => {
-      return drawing.as === 'bodies' && within(drawing.shown, frame, frames) ? [drawing] : [];
+      return drawing.as === 'bodies' ? [drawing] : [];
     });
-  const count = lists.reduce((sum, { mesh, count: bodies }) => sum + mesh.sample.length * bodies, 0);
+  const shows = showing(layer, share, scene.world, frame);
+  let count = 0;
+  for (const { mesh, first, count: bodies, body } of lists)
+    for (let i = first; i < first + bodies; i++) if (shows(body, i)) count += mesh.sample.length;
   const owner = new Uint32Array(count);
   const vertex = new Float64Array(count * 3);
   const heart = new Float64Array(count * 3);
   const piece_ = new Uint32Array(count);
   let at = 0;
-  for (const { mesh, first, count: bodies } of lists)
-    for (let body = first; body < first + bodies; body++)
+  for (const { mesh, first, count: bodies, body } of lists)
+    for (let i = first; i < first + bodies; i++) {
+      if (!shows(body, i)) continue;
       for (const v of mesh.sample) {
-        owner[at] = body;
+        owner[at] = i;
         vertex.set(mesh.position.subarray(v * 3, v * 3 + 3), at * 3);
         if (mesh.piece) {
           heart.set(mesh.piece.subarray(v * 4, v * 4 + 3), at * 3);
@@ -238,6 +253,7 @@ function layerVertices(
         }
         at++;
       }
+    }
   const normal = new Float64Array(count * 3);
   const key = Uint32Array.from(owner, (body) => elements.key[body]);
   const pick = (from: Float64Array, width: number): Float64Array => {

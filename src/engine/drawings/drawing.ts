@@ -1,5 +1,5 @@
 import type * as THREE from 'three';
-import type { Drawing, Frames, Part } from '../../core/layers/drawing';
+import type { Drawing, Part } from '../../core/layers/drawing';
 import type { Pipeline } from '../../core/world/pipeline';
 import type { View } from '../frame/view';
 import type { VisiblePart } from '../frame/visible';
@@ -47,8 +47,8 @@ export interface DrawingMeans {
 interface DrawnBase {
   /** stretches of the elements that are drawn or left out together */
   readonly parts: readonly Part[];
-  /** the frames in which it is there at all; null for always */
-  readonly shown: Frames | null;
+  /** nothing of it is there on the frame it was updated for */
+  absent?(): boolean;
   /** it shows the present moment alone, not the echoes of it */
   readonly momentary?: boolean;
   /** how its elements are sorted before the passes of a frame; without it all of every part in sight is drawn */

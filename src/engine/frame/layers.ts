@@ -1,9 +1,7 @@
 import type * as THREE from 'three';
 import { boxOf } from '../../core/elements/extent';
-import { within } from '../../core/layers/drawing';
 import { definitionOf, type Layer } from '../../core/layers/kinds';
 import type { Piece } from '../../core/piece/schema';
-import { frameAt } from '../../core/time/lap';
 import { isSeen } from '../air/air';
 import type { Behind, Drawn, DrawingMeans, LightDrawn, MatterDrawn } from '../drawings/drawing';
 import type { LayerFrame, Moment, Phases } from '../layer/frame';
@@ -158,13 +156,11 @@ function shownOf(layers: readonly [GpuLayer, LayerFrame][], shot: Shot, air: boo
   const light: ShownLight[] = [];
   const casters: Caster[] = [];
   for (const [{ drawn: all }, frame] of layers) {
-    const { frames } = frame.piece.lap;
-    const now = frameAt(shot.phase, frames);
     const at = new Map(all.map((drawn) => [drawn, visibleParts(frame, shot, drawn.parts)]));
     frame.moments.forEach((moment, index) => {
       for (const drawn of all) {
         const parts = at.get(drawn) ?? [];
-        if (!within(drawn.shown, now, frames) || (drawn.momentary && index > 0)) continue;
+        if (drawn.absent?.() || (drawn.momentary && index > 0)) continue;
         if (drawn.stage === 'behind') behind ??= drawn;
         else if (drawn.stage === 'matter') {
           (drawn.seenThrough ? glass : matter).push({ drawn, moment, frame, at: parts });

@@ -24,6 +24,7 @@ import type { Rgb } from '../../core/colour/colour';
 import { BARE, type ModelMaterial, type RawModel, type RawPart } from '../../core/solids/models/raw';
 import { Trouble } from '../../core/trouble';
 import { checkPart, checkSize, refuse } from './refuse';
+import { UNSAID } from './glb';
 import { checkGltf } from './gltfCheck';
 
 /** What is read besides glTF itself. */
@@ -160,7 +161,14 @@ function floatsOf(
   return out;
 }
 
-function partOf(primitive: Primitive, matrix: Matrix, material: number): RawPart | null {
+/** Faces without normals are flat (glTF 2.0, §3.7.2.1); of what we wrote ourselves they are as its own file had them. */
+function edgesOf(primitive: Primitive, ours: boolean): Pick<RawPart, 'edges'> {
+  if (!ours) return { edges: 'hard' };
+  const { edges } = primitive.getExtras();
+  return edges === 'hard' || edges === 'soft' ? { edges } : {};
+}
+
+function partOf(primitive: Primitive, matrix: Matrix, material: number, ours: boolean): RawPart | null {
   const count = primitive.getAttribute('POSITION')?.getCount() ?? 0;
   const own = floatsOf(primitive, 'POSITION', [3], count);
   const triangles = own && trianglesOf(primitive, count);
@@ -184,8 +192,7 @@ function partOf(primitive: Primitive, matrix: Matrix, material: number): RawPart
   const uv = floatsOf(primitive, `TEXCOORD_${set}`, [2], count);
   return {
     position,
-    // faces without normals are flat (glTF 2.0, §3.7.2.1)
-    ...(normal ? {} : { edges: 'hard' as const }),
+    ...(normal ? {} : edgesOf(primitive, ours)),
     normal,
     uv: uv && movedUv(uv, info),
     dye: floatsOf(primitive, 'COLOR_0', [3, 4], count),
@@ -269,7 +276,7 @@ function modelOf(document: Document, name: string): RawModel {
       const material = primitive.getMaterial();
       const at = known.get(material) ?? materials.push(material ? materialOf(material, place) : { ...BARE }) - 1;
       known.set(material, at);
-      const part = partOf(primitive, matrix, at);
+      const part = partOf(primitive, matrix, at, 'edges' in root.getExtras());
       if (!part) continue;
       vertices += part.position.length / 3;
       triangles += part.index.length / 3;
@@ -283,5 +290,9 @@ function modelOf(document: Document, name: string): RawModel {
   const tops = scene ? scene.listChildren() : root.listNodes().filter((node) => node.getParentNode() === null);
   for (const node of tops) visit(node, new Set());
   if (parts.length === 0) refuse(name, 'it holds no triangles');
-  return { name: name.replace(/\.(glb|gltf)$/i, ''), parts, materials, pictures, up: 'y', unit: 1 };
+  const unsaid = root.getExtras()[UNSAID] === true;
+  return {
+    ...{ name: name.replace(/\.(glb|gltf)$/i, ''), parts, materials, pictures },
+    ...(unsaid ? { up: null, unit: null } : { up: 'y', unit: 1 }),
+  };
 }

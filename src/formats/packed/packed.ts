@@ -12,7 +12,9 @@ export interface Unpacked {
   files: [hash: string, bytes: Uint8Array<ArrayBuffer>][];
 }
 
-const PIECE = 'piece.isomorph.json';
+/** What the piece is called in its archive. */
+export const PIECE_IN_ARCHIVE = 'piece.isomorph.json';
+const PIECE = PIECE_IN_ARCHIVE;
 const FILES = 'files/';
 /** What an archive may hold at most. */
 const MOST = { entries: 2000, bytes: 600e6 } as const;

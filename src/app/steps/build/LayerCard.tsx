@@ -78,6 +78,11 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
                 {says}
               </p>
             ))}
+            {definition.notes?.(layer).map((says) => (
+              <p key={says} className={rows.note}>
+                {says}
+              </p>
+            ))}
             <NameRow path={[...path, 'name']} name={layer.name} of="layer" />
             <PlainRow
               label="Start from"

@@ -27,7 +27,7 @@ export const backdrop: LayerDefinition<BackdropLayer, BackdropValues> = {
   values: (layer) => ({ bodySize: layer.size }),
   drawings(layer): Drawing[] {
     if (layer.form === 'dome') return [{ as: 'dome' }];
-    return [{ as: 'bodies', mesh: sweep(layer.curve), first: 0, count: 1, shown: null }];
+    return [{ as: 'bodies', mesh: sweep(layer.curve), first: 0, count: 1 }];
   },
   structure: (layer) => [layer.form, layer.curve],
   look: (layer) => ({

@@ -1,5 +1,4 @@
 import { layerElements } from '../../world/layers';
-import { within } from '../drawing';
 import { describe, expect, it } from 'vitest';
 import { PieceSchema } from '../../piece/schema';
 import { newLayer } from '../kinds';
@@ -93,22 +92,5 @@ describe('copies', () => {
     expect(half.count).toBe(24);
     for (let i = 0; i < half.count; i++)
       expect(half.position.subarray(i * 3, i * 3 + 3)).toEqual(all.position.subarray(i * 6, i * 6 + 3));
-  });
-
-  it('a body is exchanged on a frame, and back, also across the seam', () => {
-    const at = (from: number, to: number, frame: number) =>
-      within({ from, to, outside: false }, frame, 100) ? 'other' : 'first';
-    expect([59, 60, 89, 90].map((f) => at(60, 90, f))).toEqual(['first', 'other', 'other', 'first']);
-    expect([89, 90, 99, 0, 9, 10].map((f) => at(90, 110, f))).toEqual([
-      'first',
-      'other',
-      'other',
-      'other',
-      'other',
-      'first',
-    ]);
-    expect([5, 95].map((f) => at(90, 10, f))).toEqual(['other', 'other']);
-    const first = { from: 60, to: 90, outside: true };
-    for (let f = 0; f < 100; f++) expect(within(first, f, 100)).toBe(at(60, 90, f) === 'first');
   });
 });

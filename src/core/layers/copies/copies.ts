@@ -14,8 +14,9 @@ import {
 import type { World } from '../../elements/world';
 import { fitNoise } from '../../noise/fit';
 import {
+  bodiesOf,
   bodyOf,
-  exchangedOf,
+  modelNotes,
   modelRemarks,
   sourceMesh,
   sourceOf,
@@ -23,6 +24,7 @@ import {
   type Body,
 } from '../../solids/source';
 import { piecesOf } from '../../treatments/kinds';
+import { areTogether, bodiesOn } from '../../solids/exchange';
 import { bodyLook, withModel } from '../base';
 import type { LayerDefinition } from '../definition';
 import type { Drawing } from '../drawing';
@@ -34,8 +36,6 @@ const meshOf = (layer: CopiesLayer, body: Body) => {
   const { count, seed } = piecesOf(layer.treatments);
   return sourceMesh(body, count, seed);
 };
-
-const bodiesOf = (layer: CopiesLayer): Body[] => [bodyOf(layer), exchangedOf(layer)].flatMap((body) => body ?? []);
 
 export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
   ...arrangedLayer,
@@ -53,12 +53,13 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
   form: CopiesForm,
   presets,
   takesFile: (layer, kind, file) => (kind === 'model' ? withModel(layer, file) : null),
+  notes: (layer) => modelNotes(bodyOf(layer)),
   remarks: (layer) => bodiesOf(layer).flatMap(modelRemarks),
   kernel: copiesKernel,
   counted: (layer, share) => ({ count: drawnOf(layer, share), noun: 'copies' }),
   turnStep(layer, axis, each) {
     if (each) return Math.max(...bodiesOf(layer).map((body) => sourceTurnStep(body, axis)));
-    const alike = layer.spread === 0 || isEven(layer.gradient);
+    const alike = (layer.spread === 0 || isEven(layer.gradient)) && areTogether(layer.exchanges);
     return isEvenRing(layer) && axis === 'along' && alike && layer.variation === 0 ? 1 / layer.count : 1;
   },
   rest: (layer, { tile }, share) => restOf(layer, tile, indicesOf(layer, share)),
@@ -81,13 +82,19 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
   },
   drawings(layer, share): Drawing[] {
     const all = { as: 'bodies', first: 0, count: drawnOf(layer, share) } as const;
-    const [first, other] = bodiesOf(layer).map((body) => meshOf(layer, body));
-    if (!other) return [{ ...all, mesh: first, shown: null }];
-    const shown = { from: layer.exchangeFrom, to: layer.exchangeTo, outside: false };
-    return [
-      { ...all, mesh: first, shown: { ...shown, outside: true } },
-      { ...all, mesh: other, shown },
-    ];
+    const meshes = bodiesOf(layer).map((body) => meshOf(layer, body));
+    if (meshes.length === 1) return [{ ...all, mesh: meshes[0] }];
+    return meshes.map((mesh, body) => ({ ...all, mesh, body }));
+  },
+  bodiesOn(layer, share, { frames }, frame) {
+    const stride = layer.arrangement === 'scatter' ? 1 : strideOf(layer, share);
+    const elements = {
+      count: drawnOf(layer, share),
+      numberOf: (i: number) => i * stride,
+      total: drawnOf(layer, 1),
+      seed: layer.seed,
+    };
+    return bodiesOn(layer.exchanges, elements, frame, frames);
   },
   structure: (layer) => [...sourceOf(layer), piecesOf(layer.treatments), placesKey(layer)],
   look: bodyLook,

@@ -139,6 +139,6 @@ export const presets: readonly Preset<CopiesLayer>[] = [
       matter: newMatter('modelled'),
       gradient: ramp('#ffd9a0', '#f4ead6'),
     },
-    treatments: [{ kind: 'turn', axis: 'up', amount: wound(1 / 12) }],
+    treatments: [{ kind: 'turn', what: 'each', axis: 'up', amount: wound(1) }],
   },
 ];

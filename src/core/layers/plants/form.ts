@@ -1,4 +1,4 @@
-import { choice, form, heading, integer, layerRef, number, tag, type ValueOf } from '../../forms';
+import { choice, file, form, heading, integer, layerRef, number, tag, type ValueOf } from '../../forms';
 import { SPECIES, type SpeciesName } from '../../plants/species';
 import { layerBase, layerSeed } from '../base';
 import { linesField } from '../../lines/lines';
@@ -6,7 +6,7 @@ import { matterFields } from '../../matter/kinds';
 import { gradientField, placeByField, spreadField } from '../tint';
 
 /** Bodies that may be scattered besides plants, standing on their foot. */
-const STONES = { pebble: 'Pebble', post: 'Post', block: 'Block', cairn: 'Cone' } as const;
+const STONES = { pebble: 'Pebble', post: 'Post', block: 'Block', cairn: 'Cone', model: 'A model' } as const;
 export type SourceName = SpeciesName | keyof typeof STONES;
 
 const SOURCES = {
@@ -30,6 +30,12 @@ const weight = (of: string) => ({
   when: { field: of, is: Object.keys(SOURCES).filter((name) => name !== 'none') },
   hint: 'Its share, against those of the others.',
 });
+const modelOf = (of: string) => file('model', null, { ...ofModel, when: { field: of, is: ['model'] } });
+const ofModel = {
+  label: 'Its model',
+  group: mix,
+  hint: 'A model of your own or of the kit, as high as the layer says; its foot stands on the ground.',
+};
 const source = (initial: SourceName | 'none', label: string) =>
   choice(initial, SOURCES, { label, group: mix, hint: 'What is scattered.' });
 
@@ -37,14 +43,19 @@ export const PlantsForm = form({
   ...layerBase,
   kind: tag('plants'),
   source1: source('quayReed', 'First'),
+  model1: modelOf('source1'),
   weight1: number(3, weight('source1')),
   source2: source('saltTussock', 'Second'),
+  model2: modelOf('source2'),
   weight2: number(4, weight('source2')),
   source3: source('tideParasol', 'Third'),
+  model3: modelOf('source3'),
   weight3: number(1, weight('source3')),
   source4: source('none', 'Fourth'),
+  model4: modelOf('source4'),
   weight4: number(1, weight('source4')),
   source5: source('none', 'Fifth'),
+  model5: modelOf('source5'),
   weight5: number(1, weight('source5')),
   size: number(0.7, {
     label: 'Height',

@@ -6,6 +6,12 @@ import { SPECIES } from '../../plants/species';
 import { box } from '../../solids/box';
 import { capsule, cone, sphere } from '../../solids/lathe';
 import { finishMesh, type Mesh } from '../../solids/mesh';
+import type { FileRef } from '../../kept';
+import { detailsOf, giveDetails } from '../../solids/details/details';
+import { newMatter } from '../../matter/kinds';
+import { MODELS } from '../../solids/models/model';
+import { NO_MODEL } from '../../solids/solid';
+import { solidMesh } from '../../solids/solids';
 import { bodyLook } from '../base';
 import type { LayerDefinition } from '../definition';
 import { plantsKernel, plantsPlace, type PlantsValues } from './plants.gen';
@@ -22,28 +28,68 @@ const raised = (mesh: Mesh): Mesh => {
 
 const meshes = memo<Mesh>(200);
 
+/** A model, one unit high, its foot at the origin, above the middle of its own place. */
+function standing(model: FileRef | null): Mesh {
+  const whole = solidMesh('model', { ...ANY_SHAPE, model });
+  let [low, high] = [Infinity, -Infinity];
+  for (let i = 1; i < whole.position.length; i += 3) {
+    low = Math.min(low, whole.position[i]);
+    high = Math.max(high, whole.position[i]);
+  }
+  const scale = 1 / Math.max(1e-3, high - low);
+  const position = whole.position.map((v, i) => (i % 3 === 1 ? v - low : v) * scale);
+  const details = detailsOf(whole).map((detail) => ({
+    ...detail,
+    error: detail.error * scale,
+    longest: detail.longest * scale,
+  }));
+  let radius = 0;
+  for (let i = 0; i < position.length; i += 3)
+    radius = Math.max(radius, Math.hypot(position[i], position[i + 1], position[i + 2]));
+  return giveDetails({ ...whole, position, radius }, details);
+}
+
+/** A model's shape is its own; these are for other bodies. */
+const ANY_SHAPE = {
+  ...NO_MODEL,
+  outline: [],
+  sides: 3,
+  bevel: 0,
+  thickness: 0.1,
+  detail: 1,
+  wide: 1,
+  high: 1,
+  deep: 1,
+};
+
 /** The mesh of a source, about one unit high, its foot at the origin. */
-const plantMesh = (name: SourceName, seed: number): Mesh =>
-  meshes(`${name} ${seed}`, () => {
+const plantMesh = ({ name, model }: Pick<Slot, 'name' | 'model'>, seed: number): Mesh =>
+  meshes(`${name} ${seed} ${name === 'model' ? `${model?.hash} ${MODELS.at(model) !== null}` : ''}`, () => {
     const sides = 12;
+    if (name === 'model') return standing(model);
     if (name === 'pebble') return raised(sphere(sides));
     if (name === 'post') return raised(capsule(0.14, sides));
     if (name === 'block') return raised(box([0.4, 0.5, 0.4], 0.06, 2));
     return name === 'cairn' ? raised(cone(sides)) : grow(SPECIES[name], seed);
   });
 
-const slots = (layer: PlantsLayer): { name: SourceName; weight: number }[] =>
+interface Slot {
+  name: SourceName;
+  weight: number;
+  model: FileRef | null;
+}
+const slots = (layer: PlantsLayer): Slot[] =>
   (
     [
-      [layer.source1, layer.weight1],
-      [layer.source2, layer.weight2],
-      [layer.source3, layer.weight3],
-      [layer.source4, layer.weight4],
-      [layer.source5, layer.weight5],
+      [layer.source1, layer.weight1, layer.model1],
+      [layer.source2, layer.weight2, layer.model2],
+      [layer.source3, layer.weight3, layer.model3],
+      [layer.source4, layer.weight4, layer.model4],
+      [layer.source5, layer.weight5, layer.model5],
     ] as const
   )
     .filter(([name, share]) => name !== 'none' && share > 0)
-    .map(([name, share]) => ({ name: name as SourceName, weight: share }));
+    .map(([name, weight, model]) => ({ name: name as SourceName, weight, model }));
 
 const scattered = memo<Scattered>(16);
 
@@ -89,6 +135,8 @@ export const plants: LayerDefinition<PlantsLayer, PlantsValues> = {
   form: PlantsForm,
   presets,
   bodies: () => true,
+  takesFile: (layer, kind, model) =>
+    kind === 'model' ? { ...layer, source1: 'model', model1: model, matter: newMatter('modelled') } : null,
   kernel: plantsKernel,
   elementCount: (layer, share, context) => countOf(layer, context, share),
   mostElements: (layer) => layer.count,
@@ -121,27 +169,27 @@ export const plants: LayerDefinition<PlantsLayer, PlantsValues> = {
     if (chosen.length === 0) return [];
     return scatterOf(layer, context, share).stands.flatMap(({ source: slot, first, count, parts }): Drawing[] => {
       if (count === 0) return [];
-      const { name } = chosen[slot];
       return [
         {
           as: 'bodies',
-          mesh: plantMesh(name, layer.seed + slot),
+          mesh: plantMesh(chosen[slot], layer.seed + slot),
           first,
           count,
           parts,
-          shown: null,
         },
       ];
     });
   },
-  structure: (layer) => [slots(layer)],
+  structure: (layer) => [slots(layer), slots(layer).map(({ model }) => MODELS.at(model) !== null)],
   look: bodyLook,
   gradient: (layer) => layer.gradient,
   light: () => 1,
   extent(layer, context) {
     const [low, high] = heights(layer, context);
-    // leaves reach at most one and a half heights from the foot
-    const body = 1.5 * layer.size * 2 ** layer.variation;
+    // leaves reach at most one and a half heights from the foot; models lie as far as they lie
+    const models = slots(layer).filter(({ name }) => name === 'model');
+    const farthest = Math.max(1.5, ...models.map((slot) => plantMesh(slot, layer.seed).radius));
+    const body = farthest * layer.size * 2 ** layer.variation;
     return still({
       halfWidth: layer.width / 2 + body,
       halfHeight: (high - low) / 2 + body,

@@ -1,5 +1,7 @@
 import { newMatter } from '../../matter/kinds';
 import { ramp } from '../../forms';
+import { stockFile } from '../../kept';
+import { newMatter } from '../../matter/kinds';
 import type { Preset } from '../definition';
 import type { PlantsLayer } from './form';
 
@@ -74,6 +76,20 @@ export const presets: readonly Preset<PlantsLayer>[] = [
       sway: 0,
       count: 500,
       gradient: ramp('#22262a', '#565c60'),
+    },
+  },
+  {
+    label: 'Things of a quay',
+    fields: {
+      ...{ source1: 'model', model1: stockFile('Bollard'), weight1: 3 },
+      ...{ source2: 'model', model2: stockFile('Capstan'), weight2: 1 },
+      ...{ source3: 'model', model3: stockFile('Fairlead'), weight3: 2 },
+      size: 0.6,
+      variation: 0.2,
+      sway: 0,
+      count: 60,
+      distance: 1.4,
+      matter: newMatter('modelled'),
     },
   },
 ];

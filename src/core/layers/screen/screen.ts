@@ -146,7 +146,6 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
         mesh: meshOf(layer, wide),
         first,
         count,
-        shown: null,
         pictured: { file: shown?.file ?? null, kind: shown?.kind ?? 'picture', wide },
       };
     }),

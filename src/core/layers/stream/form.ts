@@ -45,16 +45,7 @@ const factor = { unit: '×', min: 0.05, max: 20, comfort: 3, decimals: 2, group:
 /** Fields of a body are shown only when the stream is drawn as bodies. */
 const bodyFields = shownIf(
   {
-    ...without(
-      sourceFields,
-      'size',
-      'variation',
-      'exchange',
-      'exchangeModel',
-      'exchangeUp',
-      'exchangeFrom',
-      'exchangeTo',
-    ),
+    ...without(sourceFields, 'size', 'variation', 'exchanges'),
     ...matterFields(),
     lines: linesField(),
   },

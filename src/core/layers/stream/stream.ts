@@ -5,7 +5,16 @@ import type { Drawing } from '../drawing';
 import type { World } from '../../elements/world';
 import { profileHalves } from '../../forms';
 import type { Mesh } from '../../solids/mesh';
-import { bodyOf, modelRemarks, sourceMesh, sourceOf, sourceTurnStep, type Source } from '../../solids/source';
+import {
+  bodyOf,
+  modelNotes,
+  modelRemarks,
+  sourceMesh,
+  sourceOf,
+  sourceTurnStep,
+  type Body,
+  type Source,
+} from '../../solids/source';
 import { surfacePoints } from '../../solids/surface';
 import { evaluateAnimated } from '../../time/animated';
 import { spriteOf, withModel } from '../base';
@@ -48,14 +57,10 @@ const isBodies = (layer: StreamLayer): boolean => layer.drawn === 'bodies';
 const travelling = (layer: StreamLayer): Placement => (layer.travels ? { ...UNPLACED, once: layer.once } : layer);
 
 /** The body it is made of, or whose surface it comes from, in a size of its own. */
-const sourceIn = (layer: StreamLayer): Source => ({
-  ...layer,
-  exchange: 'none',
-  exchangeModel: null,
-  exchangeUp: 'file',
-  exchangeFrom: 0,
-  exchangeTo: 0,
-});
+const sourceIn = (layer: StreamLayer): Source => ({ ...layer, exchanges: [] });
+/** The body that it is made of, or comes from. */
+const usedBody = (layer: StreamLayer): Body[] =>
+  isBodies(layer) || layer.form === 'surface' ? [bodyOf(sourceIn(layer))] : [];
 const surfaceOf = (layer: StreamLayer): Mesh => sourceMesh(bodyOf(sourceIn(layer)));
 
 /** How far from its own middle a stream gets, in metres, and how far its bodies reach; of one that travels, at any place of its route. */
@@ -124,7 +129,8 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
   presets,
   bodies: isBodies,
   takesFile: (layer, kind, file) => (kind === 'model' && isBodies(layer) ? withModel(layer, file) : null),
-  remarks: (layer) => (isBodies(layer) || layer.form === 'surface' ? modelRemarks(bodyOf(sourceIn(layer))) : []),
+  notes: (layer) => usedBody(layer).flatMap(modelNotes),
+  remarks: (layer) => usedBody(layer).flatMap(modelRemarks),
   follows: (layer) => layer.follow,
   liesAlong: (layer) => layer.travels,
   placed: travelling,
@@ -201,7 +207,7 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
   },
   drawings(layer, share, context): Drawing[] {
     const count = stream.elementCount(layer, share, context);
-    if (isBodies(layer)) return [{ as: 'bodies', mesh: surfaceOf(layer), first: 0, count, shown: null }];
+    if (isBodies(layer)) return [{ as: 'bodies', mesh: surfaceOf(layer), first: 0, count }];
     const order = Uint32Array.from({ length: count }, (_, id) => id);
     const { generations } = streamBirths(layer, context.seconds);
     return [{ as: 'sprites', order, parts: [{ from: 0, to: 1, first: 0, count }], fair: count / generations }];

@@ -116,7 +116,7 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
     const whole = triangles <= FEW_TRIANGLES;
     const cut = layer.edge !== 'none';
     const rides = ridingOf(layer);
-    return groups.map((group) => ({ as: 'bodies', ...group, shown: null, cut, rides, whole }));
+    return groups.map((group) => ({ as: 'bodies', ...group, cut, rides, whole }));
   },
   structure: (layer) => [
     compositionKey(layer),

@@ -26,6 +26,7 @@ import panelFragment from './panel.frag.glsl?raw';
 import panelVertex from './panel.vert.glsl?raw';
 import { BodyLines } from './lines';
 import { panelConstants, PicturedBodies } from './pictured';
+import { ExchangedBodies } from './exchanged';
 import { WornBodies } from './worn';
 import sortSource from './sort.glsl?raw';
 import vertex from './bodies.vert.glsl?raw';
@@ -90,7 +91,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
   as: 'bodies',
   turned: () => true,
   make(
-    { mesh, first, count, parts = WHOLE, shown, cut = false, rides = null, whole = false, pictured },
+    { mesh, first, count, parts = WHOLE, cut = false, rides = null, whole = false, pictured, body },
     { gpu, view, pipeline, made, covered, screens },
   ): MatterDrawn {
     const [flies, bent] = [pipeline.piece.length > 0, pipeline.space.length > 0];
@@ -105,9 +106,10 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     };
     const picture = pictured ? new PicturedBodies(gpu, screens, pictured, first, count) : null;
     const worn = made.matter === 'modelled' && mesh.worn ? new WornBodies(mesh.worn) : null;
+    const exchanged = body === undefined ? null : new ExchangedBodies(body);
     const uniforms = {
       ...{ ...view, ...own, ...covered.uniforms, ...feed.uniforms },
-      ...{ ...picture?.uniforms, ...worn?.uniforms },
+      ...{ ...picture?.uniforms, ...worn?.uniforms, ...exchanged?.uniforms },
     };
     const composed = vertexProgram(pipeline) + viewSource;
     const placed = composed + elementSource;
@@ -131,7 +133,13 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     // as lights see what is there all over
     const hiding = cut || picture ? null : hidingMaterial(shader, uniforms, side);
     const moving = new Lazily(() => movingMaterial(shader, uniforms, side));
-    const sort = (bent ? '#define BENT\n' : '') + ENTIRELY + composed + sidesSource + sortSource;
+    const sort =
+      (bent ? '#define BENT\n' : '') +
+      (exchanged ? '#define EXCHANGED\n' : '') +
+      ENTIRELY +
+      composed +
+      sidesSource +
+      sortSource;
     const program = new SortProgram(sort, uniforms, null);
     const object = new THREE.Mesh(new THREE.BufferGeometry(), materials[0].material);
     const lines =
@@ -153,9 +161,9 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       stage: 'matter',
       casts: rides !== 'over',
       seenThrough,
-      unsettled: picture !== null || !solid,
+      unsettled: picture !== null || exchanged !== null || !solid,
       parts,
-      shown,
+      absent: () => exchanged?.absent === true,
       sorting: {
         program,
         classes: materials.length * details.length,
@@ -179,6 +187,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         steps = vertexSteps(frame.pipeline);
         own.uTile.value = frame.piece.tile;
         picture?.update(frame);
+        exchanged?.update(frame);
         own.uDetails.value[1] = Number(solid && picture?.partly !== true);
         setMatter(own, frame);
         if (frame.look.cut) own.uCut.value.set(...frame.look.cut);
@@ -210,6 +219,7 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
       dispose() {
         picture?.dispose();
         worn?.dispose();
+        exchanged?.dispose();
         backs?.dispose();
         lines?.dispose();
         feed.dispose();

@@ -18,6 +18,11 @@ uniform float uFade;
 
 uniform float uErrorPx;    // a coarser detail differs from the mesh by less than this many pixels
 
+#ifdef EXCHANGED
+uniform sampler2D uBodies; // which body each element shows
+uniform int uBody;
+#endif
+
 vec3 bent(vec3 place, float order) {
   vec3 normal = vec3(0.0, 1.0, 0.0);
   bendBody(order, place, normal);
@@ -25,6 +30,9 @@ vec3 bent(vec3 place, float order) {
 }
 
 int classOf(ivec2 texel, int repetition) {
+#ifdef EXCHANGED
+  if (int(texelFetch(uBodies, texel, 0).r * 255.0 + 0.5) != uBody) return 0;
+#endif
   vec4 open = texelFetch(uOpenPlace, texel, 0);
   vec4 shut = texelFetch(uClosePlace, texel, 0);
   float size = max(open.w, shut.w);

@@ -11,7 +11,6 @@ export const dome: DrawingKind<DrawingOf<'dome'>> = {
     return {
       stage: 'behind',
       parts: WHOLE,
-      shown: null,
       update(now) {
         frame = now;
       },

@@ -38,7 +38,6 @@ export const links: DrawingKind<DrawingOf<'links'>> = {
     return {
       stage: 'light',
       parts: WHOLE,
-      shown: null,
       // its points are found at the present moment
       momentary: true,
       sorting: lines,

@@ -16,7 +16,6 @@ export const segments: DrawingKind<DrawingOf<'segments'>> = {
     return {
       stage: 'light',
       parts: WHOLE,
-      shown: null,
       sorting: lines,
       update({ look, piece }) {
         own.uWidth.value = look.lineWidth;

@@ -93,7 +93,6 @@ export const sheet: DrawingKind<DrawingOf<'sheet'>> = {
       casts: true,
       seenThrough: isSeenThrough(made.matter),
       parts: WHOLE,
-      shown: null,
       sorting: {
         program,
         classes: DETAILS,

@@ -105,7 +105,6 @@ export const sprites: DrawingKind<DrawingOf<'sprites'>> = {
       stage: 'light',
       parts,
       thins: fair > 1 || rows ? order.length : 0,
-      shown: null,
       sorting: {
         program,
         classes: CLASSES,

@@ -65,7 +65,6 @@ export const surface: DrawingKind<DrawingOf<'surface'>> = {
       casts: true,
       seenThrough: isSeenThrough(made.matter),
       parts: WHOLE,
-      shown: null,
       sorting: {
         program,
         classes: 1 + LINE_CLASSES,
