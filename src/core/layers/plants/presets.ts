@@ -1,7 +1,6 @@
 import { newMatter } from '../../matter/kinds';
 import { ramp } from '../../forms';
 import { stockFile } from '../../kept';
-import { newMatter } from '../../matter/kinds';
 import type { Preset } from '../definition';
 import type { PlantsLayer } from './form';
 
