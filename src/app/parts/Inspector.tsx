@@ -150,6 +150,7 @@ function FieldRow({ row: { field, control }, path, value, owner, closingStep }: 
         path={path}
         label={control.label}
         hint={control.hint}
+        adds={control.adds ?? control.label}
         most={control.max ?? Infinity}
         parts={parts}
         list={value as readonly Listed[]}

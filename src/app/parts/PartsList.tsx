@@ -18,6 +18,8 @@ interface Props {
   path: PiecePath;
   label: string;
   hint: string;
+  /** on the button that adds one */
+  adds: string;
   /** how many there may be */
   most: number;
   parts: Parts;
@@ -27,7 +29,7 @@ interface Props {
 }
 
 /** Parts that are alike: a line each, opened in place, dragged into another order, added and taken away. */
-export function PartsList({ path, label, hint, most, parts, list, rowsOf }: Props) {
+export function PartsList({ path, label, hint, adds, most, parts, list, rowsOf }: Props) {
   const [open, setOpen] = useState<string | null>(null);
   const wordsOf = (one: Listed): string => parts.wordsOf(one) ?? label;
   const add = (): void => {
@@ -76,8 +78,8 @@ export function PartsList({ path, label, hint, most, parts, list, rowsOf }: Prop
       </Reorder>
       {list.length < most ? (
         <p className={styles.add}>
-          <Button onPress={add} label={`Add to ${label.toLowerCase()}`}>
-            <Plus size={14} /> {label}
+          <Button onPress={add}>
+            <Plus size={14} /> {adds}
           </Button>
         </p>
       ) : null}

@@ -51,6 +51,8 @@ export interface Info {
   kept?: boolean;
   /** what stands in it was handed over or written by the user: another preset leaves it */
   given?: boolean;
+  /** on the button that adds one to a list */
+  adds?: string;
   /** its kind is chosen by what it looks like on a ball */
   sampled?: 'matter' | 'pattern';
   /** what it does is summed up over the lap, so that a jump of it is none of what is seen */

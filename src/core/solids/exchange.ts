@@ -62,10 +62,10 @@ export const ExchangeForm = form({
     hint: 'How many of them all.',
   }),
   wait: integer(0, {
-    label: 'One by one over',
+    label: 'One by one',
     ...frames,
     comfort: 60,
-    hint: 'Frames from the first one’s turn to the last one’s; 0 all at once.',
+    hint: 'Frames from the first one’s turn to the last one’s; 0: all at once.',
   }),
   turns: choice(
     'order',

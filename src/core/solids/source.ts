@@ -97,6 +97,7 @@ export const sourceFields = {
   }),
   exchanges: shownParts(ExchangeForm, 12, exchangeWords, {
     label: 'Exchanges',
+    adds: 'Exchange',
     group,
     hint: 'Other bodies in the place of its own, each from one frame to another, for all elements or some; all else stays.',
   }),
