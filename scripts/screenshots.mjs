@@ -154,6 +154,16 @@ await final();
 await shoot('look');
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
+await open('Kit ring');
+await goTo(90);
+await final();
+await page.getByRole('region', { name: 'Bulkhead lamp, 52 to 112' }).scrollIntoViewIfNeeded();
+await page.getByRole('button', { name: 'Bulkhead lamp, 52 to 112', exact: true }).click();
+await page.waitForTimeout(1000);
+await page.getByRole('region', { name: 'Ring buoy, 166 to 222' }).scrollIntoViewIfNeeded();
+await shoot('models');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
 await open('Buoy ring');
 await page.keyboard.press('3');
 await card('Grade');

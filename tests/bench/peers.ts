@@ -147,6 +147,37 @@ export function boxesPace(width: number, height: number, frames: number): number
   return pace;
 }
 
+/** Milliseconds a frame of balls of so many steps around as bare instances that stand in a ring, in the same kind of target. */
+export function ballsPace(width: number, height: number, steps: number, count: number, frames: number): number {
+  const canvas = new OffscreenCanvas(width, height);
+  const renderer = new THREE.WebGLRenderer({ canvas: canvas as unknown as HTMLCanvasElement, antialias: false });
+  renderer.setSize(width, height, false);
+  const geometry = new THREE.SphereGeometry(0.35, steps, steps / 2);
+  const balls = new THREE.InstancedMesh(geometry, new THREE.MeshStandardMaterial({ color: 0x998866 }), count);
+  const matrix = new THREE.Matrix4();
+  for (let i = 0; i < count; i++) {
+    const turn = (2 * Math.PI * i) / count;
+    balls.setMatrixAt(i, matrix.makeTranslation(2.4 * Math.sin(turn), 2.4 * Math.cos(turn), -9));
+  }
+  const light = new THREE.DirectionalLight(0xffffff, 1);
+  light.position.set(0.78, 0.5, 0.38);
+  const scene = new THREE.Scene().add(balls, light, new THREE.AmbientLight(0xffffff, 0.3));
+  const camera = new THREE.PerspectiveCamera(32, width / height, 0.03, 100);
+  const target = new THREE.WebGLRenderTarget(width, height, { type: THREE.FloatType, depthBuffer: true });
+  const gl = renderer.getContext();
+  const draw = (): void => {
+    renderer.setRenderTarget(target);
+    renderer.render(scene, camera);
+    gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.FLOAT, new Float32Array(4));
+  };
+  draw();
+  const started = performance.now();
+  for (let n = 0; n < frames; n++) draw();
+  const pace = (performance.now() - started) / frames;
+  renderer.dispose();
+  return pace;
+}
+
 /** Sharpening as an effect of the peer. */
 class Sharpened extends Effect {
   constructor() {

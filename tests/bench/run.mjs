@@ -19,6 +19,7 @@ import {
   rebuildRow,
 } from './drawing.mjs';
 import { liveRows, nearRows, playing, startRow, titleRow, WINDOW } from './live.mjs';
+import { modelRow, readingRow } from './models.mjs';
 import { screenRows } from './screens.mjs';
 
 const light = process.argv.includes('--light');
@@ -131,15 +132,18 @@ const DRAWN = {
   near: nearRows,
   rebuild: rebuildRow,
   export: exportRow,
+  models: modelRow,
 };
 const names = Object.keys(DRAWN).filter((name, i) => (only ? name === only : !light || i < 3));
 for (const name of names) await measured((line) => DRAWN[name](page, line, light));
 await page.close();
+if (only === 'models') await readingRow(browser, server.url, WINDOW);
 if (!light && !only) {
   await measured((line) => startRow(browser, server.url, peerCode, line));
   await liveRows(browser, server.url);
   await titleRow(browser, server.url);
   await screenRows(browser, server.url, playing, WINDOW);
+  await readingRow(browser, server.url, WINDOW);
 }
 await browser.close();
 await server.close();

@@ -8,7 +8,7 @@ import type { ModelUp } from './solid';
 const frames = { ...FRAMES, min: 0, max: 100_000, comfort: 250 };
 
 /** The rows of a body that may be a model: which, and what of it is up. @param when it is one */
-export const modelFields = (when: Condition) => ({
+export const modelFields = (when: Condition | readonly Condition[]) => ({
   model: file('model', null, {
     label: 'Model',
     when,

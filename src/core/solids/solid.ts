@@ -24,6 +24,12 @@ export interface SolidShape {
 /** Which axis of a model is up: as its file says or is guessed, or as is said here. */
 export type ModelUp = 'file' | 'y' | 'z' | 'x';
 
+/** What bodies are where nothing is said of them but their kind. */
+export const PLAIN_SHAPE: SolidShape = {
+  ...{ outline: [], sides: 6, bevel: 0.06, thickness: 0.18, detail: 4, wide: 1, high: 1, deep: 1 },
+  ...{ model: null, modelUp: 'file' },
+};
+
 /** Of what is no model. */
 export const NO_MODEL = { model: null, modelUp: 'file' } as const satisfies Partial<SolidShape>;
 

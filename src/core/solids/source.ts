@@ -161,14 +161,14 @@ export const sourceMesh = (body: Body, pieces = 0, seed = 0): Mesh =>
 export const sourceTurnStep = (body: Body, axis: Axis): number => solidOf(body.name).turnStep(body, axis);
 
 /** What is amiss with the model that a body is, in sentences. */
-export function modelRemarks({ name, model }: Body): string[] {
+export function modelRemarks({ name, model }: Pick<Body, 'name' | 'model'>): string[] {
   if (name !== 'model' || MODELS.at(model)) return [];
   const what = model ? `“${model.name}” is not here` : 'No model is chosen yet';
   return [`${what}: an octahedron stands in its place.`];
 }
 
 /** What is known of the model that a body is, and what of that was guessed. */
-export function modelNotes({ name, model, modelUp }: Body): string[] {
+export function modelNotes({ name, model, modelUp }: Pick<Body, 'name' | 'model' | 'modelUp'>): string[] {
   const facts = name === 'model' ? MODELS.at(model)?.facts : undefined;
   if (!model || !facts) return [];
   const span = facts.span.map((v) => three(v * facts.unit)).join(' × ');

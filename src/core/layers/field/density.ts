@@ -5,7 +5,8 @@ import { fitNoise } from '../../noise/fit';
 import { flowNoiseInto, type NoiseSample } from '../../noise/flow';
 import { hash4, unitFrom } from '../../random/hash';
 import { orderedPoint } from '../../random/order.gen';
-import { fieldRest, fieldShape } from './field.gen';
+import { shapeOf } from './body';
+import { fieldRest } from './field.gen';
 import type { FieldLayer } from './form';
 
 /** What is added to the seed for the noises of density, and the channel of the chance by which a place is chosen. */
@@ -69,7 +70,7 @@ export function densePlaces(layer: FieldLayer, extent: Three, tile: number, coun
       for (let found = 0, id = 0; found < count; id++) {
         orderedPoint(id, seed);
         const [u, v, w] = RF;
-        fieldRest(fieldShape[shape], u, v, w, ...extent, hollow);
+        fieldRest(shapeOf(layer), u, v, w, ...extent, hollow);
         const { share, place } = densityAt(layer, [RF[0] * scale[0], RF[1] * scale[1], RF[2] * scale[2]], period);
         const chance = unitFrom(hash4(id, seed, CHANNEL, 0)[0]);
         if (chance >= 1 - denseContrast * (1 - share) && id < MOST_LOOKED_AT * count) continue;

@@ -9,7 +9,9 @@ import { RF } from '../../kernel/scratch';
 import { orderedPoint } from '../../random/order.gen';
 import { densePlaces, isDense } from './density';
 import { gridParts, sliceOrder } from './slices';
-import { fieldKernel, fieldPlace, fieldShape, type FieldValues } from './field.gen';
+import { fieldKernel, fieldPlace, type FieldValues } from './field.gen';
+import { bodyKey, bodyMesh, bodyPlaces, shapeOf } from './body';
+import { modelNotes, modelRemarks } from '../../solids/source';
 import { presets } from './presets';
 import { boxOf, still, type Extent } from '../../elements/extent';
 import { FieldForm, type FieldLayer } from './form';
@@ -36,32 +38,52 @@ function gridStride(layer: FieldLayer, share: number): number {
 /** What field.glsl adds to the seed for the noise of place. */
 const PATCH_SEED = 101;
 
-/** Full size of its volume in metres. */
-const volumeOf = (layer: FieldLayer, tile: number): [number, number, number] => [
-  layer.width,
-  layer.height,
-  tiled(layer) ? tile : layer.depth,
-];
+const onBody = (layer: FieldLayer): boolean => layer.shape === 'body';
+
+/** Full size of its volume in metres; of a body's surface, that of the cube in which it is one across. */
+const volumeOf = (layer: FieldLayer, tile: number): [number, number, number] =>
+  onBody(layer)
+    ? [layer.width, layer.width, layer.width]
+    : [layer.width, layer.height, tiled(layer) ? tile : layer.depth];
+
+/** Half of how far it reaches, in metres. */
+function halfOf(layer: FieldLayer): [number, number, number] {
+  const round = onBody(layer) ? bodyMesh(layer).radius * layer.width : 0;
+  return onBody(layer) ? [round, round, round] : [layer.width / 2, layer.height / 2, layer.depth / 2];
+}
+
+/** Where particles are in the cube of their volume, where they are chosen; null where they are by their number. */
+const choicesOf = (layer: FieldLayer, tile: number, count: number): Float64Array | null =>
+  onBody(layer)
+    ? bodyPlaces(layer, count)
+    : isDense(layer)
+      ? densePlaces(layer, volumeOf(layer, tile), tile, count)
+      : null;
 
 const NONE = new Float64Array(4);
 
 /** Where its particles are before a route winds them. */
-const straightExtent = (layer: FieldLayer, tile: number): Extent =>
-  still({
-    halfWidth: layer.width / 2,
-    halfHeight: layer.height / 2,
+function straightExtent(layer: FieldLayer, tile: number): Extent {
+  const [halfWidth, halfHeight, halfDepth] = halfOf(layer);
+  return still({
+    halfWidth,
+    halfHeight,
     centre: [layer.aside, layer.above],
-    from: tiled(layer) ? 0 : layer.ahead - layer.depth / 2,
-    to: tiled(layer) ? tile : layer.ahead + layer.depth / 2,
+    from: tiled(layer) ? 0 : layer.ahead - halfDepth,
+    to: tiled(layer) ? tile : layer.ahead + halfDepth,
   });
+}
 
 export const field: LayerDefinition<FieldLayer, FieldValues> = {
   kind: 'field',
   label: 'Particle field',
   need: 'Fill a space',
-  describe: 'Particles in a box, ball, shell, disc or around a corridor',
+  describe: 'Particles in a box, ball, shell, disc or around a corridor, or all over a body or a model',
   form: FieldForm,
   presets,
+  notes: (layer) => (onBody(layer) ? modelNotes({ ...layer, name: layer.body }) : []),
+  remarks: (layer) => (onBody(layer) ? modelRemarks({ ...layer, name: layer.body }) : []),
+  takesFile: (layer, kind, model) => (kind === 'model' && onBody(layer) ? { ...layer, body: 'model', model } : null),
   kernel: fieldKernel,
   elementCount(layer, share) {
     if (layer.shape !== 'grid') return Math.max(1, Math.round(layer.count * share));
@@ -83,9 +105,10 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
       layer.placeBy === 'noise' ? count : 0,
     );
     const route = context.routeOf(layer.follow);
+    const choices = choicesOf(layer, tile, count);
     return {
       seed: layer.seed,
-      shape: fieldShape[layer.shape],
+      shape: shapeOf(layer),
       extent: volumeOf(layer, tile),
       inner: layer.hollow,
       at: [layer.aside, layer.above, tiled(layer) ? -tile / 2 : -layer.ahead],
@@ -107,8 +130,8 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
       patchFrom: moment.from,
       patchSize: moment.size,
       patchOctaves: moment.octaves,
-      chosen: isDense(layer) ? 1 : 0,
-      choices: isDense(layer) ? densePlaces(layer, volumeOf(layer, tile), tile, count) : NONE,
+      chosen: choices ? 1 : 0,
+      choices: choices ?? NONE,
       tile,
       ...courseValues(route),
       lap: phase,
@@ -145,6 +168,7 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
     tiled(layer),
     layer.seed,
     layer.shape === 'grid' && [gridRows(layer), layer.jitter],
+    onBody(layer) && bodyKey(layer),
     isDense(layer) && [layer.dense, layer.denseScale, layer.denseContrast, volumeOf(layer, context.tile), layer.hollow],
   ],
   look: (layer) => ({
@@ -156,7 +180,8 @@ export const field: LayerDefinition<FieldLayer, FieldValues> = {
   gradient: (layer) => layer.gradient,
   light: (layer, phase) => evaluateAnimated(layer.light, phase),
   extent(layer, context) {
-    const across = Math.hypot(Math.abs(layer.aside) + layer.width / 2, Math.abs(layer.above) + layer.height / 2);
+    const [halfWidth, halfHeight] = halfOf(layer);
+    const across = Math.hypot(Math.abs(layer.aside) + halfWidth, Math.abs(layer.above) + halfHeight);
     return carriedAlong(straightExtent(layer, context.tile), context.routeOf(layer.follow), across);
   },
   closingSteps: () => ({}),

@@ -1,4 +1,18 @@
-import { animated, choice, form, heading, integer, layerRef, number, profile, tag, type ValueOf } from '../../forms';
+import {
+  animated,
+  choice,
+  form,
+  grouped,
+  heading,
+  integer,
+  layerRef,
+  number,
+  profile,
+  tag,
+  type ValueOf,
+} from '../../forms';
+import { modelFields } from '../../solids/exchange';
+import { solidWords } from '../../solids/solids';
 import { layerBase, layerSeed, spriteFields } from '../base';
 import { CELLS, gradientField, patchCyclesField, patchField, placeByField, spreadField } from '../tint';
 
@@ -10,6 +24,7 @@ const SHAPES = {
   corridor: 'Ring around a corridor',
   strand: 'Strand along the route',
   grid: 'Grid',
+  body: 'The surface of a body',
 };
 const PLACES = { random: 'By chance', position: 'By position', noise: 'By noise', ...CELLS, density: 'By density' };
 
@@ -27,10 +42,24 @@ const motes = heading('Particles');
 const chosen = { field: 'shape', is: ['box', 'ball', 'shell', 'disc', 'corridor', 'strand'] };
 const uneven = { field: 'dense', is: ['clouds', 'middles', 'walls'] };
 
+const { outline: _outline, ...bodies } = solidWords;
+const ofModel = modelFields([
+  { field: 'shape', is: ['body'] },
+  { field: 'body', is: ['model'] },
+]);
+
 export const FieldForm = form({
   ...layerBase,
   kind: tag('field'),
   shape: choice('box', SHAPES, { label: 'Volume', hint: 'The body the particles fill.', group: shape }),
+  body: choice('sphere', bodies, {
+    label: 'Body',
+    group: shape,
+    when: { field: 'shape', is: ['body'] },
+    hint: 'Particles lie all over its surface, as many for every part of it; its longest side is the width.',
+  }),
+  model: grouped(ofModel.model, shape),
+  modelUp: grouped(ofModel.up, shape),
   width: number(8, {
     label: 'Width',
     drags: 'size',
@@ -50,6 +79,7 @@ export const FieldForm = form({
     comfort: 20,
     hint: 'Full height in metres.',
     group: shape,
+    when: { field: 'shape', is: Object.keys(SHAPES).filter((name) => name !== 'body') },
   }),
   depth: number(8, {
     label: 'Depth',
@@ -78,7 +108,7 @@ export const FieldForm = form({
     max: 1000,
     comfort: 20,
     group: shape,
-    when: { field: 'shape', is: ['ball', 'shell', 'disc'] },
+    when: { field: 'shape', is: ['ball', 'shell', 'disc', 'body'] },
     hint: 'Metres from the start of the tile to the centre of the volume.',
   }),
   aside: number(0, {

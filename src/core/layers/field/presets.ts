@@ -1,3 +1,4 @@
+import { stockFile } from '../../kept';
 import { ramp } from '../../forms';
 import { wound } from '../../time/animated';
 import type { Preset } from '../definition';
@@ -127,5 +128,25 @@ export const presets: readonly Preset<FieldLayer>[] = [
       placeCycles: 1,
     },
     treatments: [{ kind: 'drift', amount: 0.06, scale: 1, cycles: 2, gathers: 'veils', gather: 0.97, gatherScale: 6 }],
+  },
+  {
+    label: 'Dust of a model',
+    fields: {
+      shape: 'body',
+      body: 'model',
+      model: stockFile('Capstan'),
+      width: 2.4,
+      ahead: 4,
+      count: 30_000,
+      size: 0.003,
+      variation: 0.5,
+      light: 1.4,
+      glint: 0.6,
+      gradient: ramp('#12303a', '#4fb8a4', '#ffe6bf'),
+      placeBy: 'noise',
+      placeScale: 1.5,
+      placeCycles: 1,
+    },
+    treatments: [{ kind: 'drift', amount: 0.05, scale: 1, cycles: 2 }],
   },
 ];

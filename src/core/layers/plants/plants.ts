@@ -10,7 +10,7 @@ import type { FileRef } from '../../kept';
 import { detailsOf, giveDetails } from '../../solids/details/details';
 import { newMatter } from '../../matter/kinds';
 import { MODELS } from '../../solids/models/model';
-import { NO_MODEL } from '../../solids/solid';
+import { PLAIN_SHAPE } from '../../solids/solid';
 import { solidMesh } from '../../solids/solids';
 import { bodyLook } from '../base';
 import type { LayerDefinition } from '../definition';
@@ -30,7 +30,7 @@ const meshes = memo<Mesh>(200);
 
 /** A model, one unit high, its foot at the origin, above the middle of its own place. */
 function standing(model: FileRef | null): Mesh {
-  const whole = solidMesh('model', { ...ANY_SHAPE, model });
+  const whole = solidMesh('model', { ...PLAIN_SHAPE, model });
   let [low, high] = [Infinity, -Infinity];
   for (let i = 1; i < whole.position.length; i += 3) {
     low = Math.min(low, whole.position[i]);
@@ -48,19 +48,6 @@ function standing(model: FileRef | null): Mesh {
     radius = Math.max(radius, Math.hypot(position[i], position[i + 1], position[i + 2]));
   return giveDetails({ ...whole, position, radius }, details);
 }
-
-/** A model's shape is its own; these are for other bodies. */
-const ANY_SHAPE = {
-  ...NO_MODEL,
-  outline: [],
-  sides: 3,
-  bevel: 0,
-  thickness: 0.1,
-  detail: 1,
-  wide: 1,
-  high: 1,
-  deep: 1,
-};
 
 /** The mesh of a source, about one unit high, its foot at the origin. */
 const plantMesh = ({ name, model }: Pick<Slot, 'name' | 'model'>, seed: number): Mesh =>
