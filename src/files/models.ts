@@ -33,11 +33,11 @@ async function keepModel(hash: string, model: Model): Promise<void> {
  * A model made ready and kept so: all of it where it is drawn; on a page its coarse details, made in a worker of its own, for a large one
  * takes seconds.
  */
-export async function readiedModel(hash: string, bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Model> {
+async function readiedModel(hash: string, blob: Blob, name: string): Promise<Model> {
   // one after another: a worker each at once would make all of them late
-  if (onPage) return inTurn(async () => (await import('./tried')).readyModel(hash, bytes, name));
+  if (onPage) return inTurn(async () => (await import('./tried')).readyModel(hash, blob, name));
   const { preparedModel } = await import('../formats/model/prepared');
-  const model = await preparedModel(bytes, name);
+  const model = await preparedModel(new Uint8Array(await blob.arrayBuffer()), name);
   await keepModel(hash, model);
   return model;
 }
@@ -51,9 +51,9 @@ function inTurn<T>(act: () => Promise<T>): Promise<T> {
 }
 
 /** The same in a worker for a page, which holds its coarse details. */
-export async function lightModel(hash: string, bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Model> {
+export async function lightModel(hash: string, blob: Blob, name: string): Promise<Model> {
   const { lightened } = await import('../core/solids/models/prepare');
-  return lightened((await known(filesDatabase.models, hash)) ?? (await readiedModel(hash, bytes, name)));
+  return lightened((await known(filesDatabase.models, hash)) ?? (await readiedModel(hash, blob, name)));
 }
 
 /** Has something done by one thread at a time, where threads know of each other. */
@@ -99,7 +99,7 @@ async function openedPictures({ pictures }: Model, name: string): Promise<(Raste
 /** A model as this thread holds it: made ready once, and kept so beside its file. @throws Trouble when it cannot be used */
 export async function heldModel(hash: string, blob: Blob, name: string): Promise<HeldModel> {
   const table = onPage ? filesDatabase.lightModels : filesDatabase.models;
-  const made = async (): Promise<Model> => readiedModel(hash, new Uint8Array(await blob.arrayBuffer()), name);
+  const made = (): Promise<Model> => readiedModel(hash, blob, name);
   const model =
     (await known(table, hash)) ??
     // a page's worker asks for it itself

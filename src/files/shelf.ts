@@ -38,10 +38,12 @@ export async function keepFile(bytes: Uint8Array<ArrayBuffer>, name: string): Pr
   if (known) return known;
   const stock = stockOf(hash);
   if (stock) return { hash, name: stock.name, kind: stock.kind, bytes: bytes.length, at: 0 };
-  const kind = await kindOf(hash, bytes, name);
+  // a worker is given the blob: bytes would be copied once more, and the page stand still for it
+  const blob = new Blob([bytes]);
+  const kind = await kindOf(hash, bytes, blob, name);
   const file: KeptFile = { hash, name: name.slice(0, 255), kind, bytes: bytes.length, at: Date.now() };
   await filesDatabase.transaction('rw', filesDatabase.files, filesDatabase.contents, async () => {
-    await filesDatabase.contents.put({ hash, blob: new Blob([bytes]) });
+    await filesDatabase.contents.put({ hash, blob });
     await filesDatabase.files.put(file);
   });
   return file;

@@ -42,11 +42,16 @@ function ask(asked: Asked): Promise<Answered> {
 const troubleOf = (answered: Answered): Trouble =>
   'trouble' in answered ? Trouble.from(answered.trouble) : new Trouble('impossible', 'another answer was expected');
 
-/** What a file is; a model is made ready at once, for trying it takes as long. @throws Trouble in words when it cannot be kept */
-export async function kindOf(hash: string, bytes: Uint8Array<ArrayBuffer>, name: string): Promise<FileKind> {
+/** What a file is, by its bytes, which are those of the blob; a model is made ready at once, for trying it takes as long. @throws Trouble in words when it cannot be kept */
+export async function kindOf(
+  hash: string,
+  bytes: Uint8Array<ArrayBuffer>,
+  blob: Blob,
+  name: string,
+): Promise<FileKind> {
   if (sortOf(bytes) === 'model') {
     checkBytes('model', bytes, name);
-    await readyModel(hash, bytes, name);
+    await readyModel(hash, blob, name);
     return 'model';
   }
   const answered = await ask({ do: 'examine', bytes, name });
@@ -55,8 +60,8 @@ export async function kindOf(hash: string, bytes: Uint8Array<ArrayBuffer>, name:
 }
 
 /** A model made ready and kept so, and of it what a page holds. @throws Trouble in words when it cannot be used */
-export async function readyModel(hash: string, bytes: Uint8Array<ArrayBuffer>, name: string): Promise<Model> {
-  const answered = await ask({ do: 'model', hash, bytes, name });
+export async function readyModel(hash: string, blob: Blob, name: string): Promise<Model> {
+  const answered = await ask({ do: 'model', hash, blob, name });
   if ('model' in answered) return answered.model;
   throw troubleOf(answered);
 }

@@ -14,7 +14,7 @@ export type Asked =
   | { do: 'join'; blob: Blob; name: string }
   | { do: 'bundle'; model: NamedBytes; beside: NamedBytes[]; name: string }
   | { do: 'modelIn'; bytes: Uint8Array<ArrayBuffer>; name: string }
-  | { do: 'model'; hash: string; bytes: Uint8Array<ArrayBuffer>; name: string };
+  | { do: 'model'; hash: string; blob: Blob; name: string };
 export type Answered =
   | { started: true }
   | { kind: FileKind }
@@ -38,7 +38,7 @@ async function answered(asked: Asked): Promise<Answered> {
       case 'unpack':
         return { unpacked: unpack(asked.bytes, asked.name) };
       case 'model':
-        return { model: await lightModel(asked.hash, asked.bytes, asked.name) };
+        return { model: await lightModel(asked.hash, asked.blob, asked.name) };
       case 'bundle':
         return { bundled: await (await bundles()).bundled(asked.model, asked.beside) };
       case 'modelIn':

@@ -108,7 +108,7 @@ export async function modelRow(page, line) {
 
 /** The longest time that the page stands still while a model of 50 MB is dropped, read and shown. */
 export async function readingRow(browser, url, window) {
-  const bytes = await knobbly(1260);
+  const bytes = await knobbly(1322);
   const path = join(mkdtempSync(join(tmpdir(), 'isomorph-')), 'large.glb');
   writeFileSync(path, bytes);
   const page = await browser.newPage({ viewport: window });
