@@ -6,7 +6,7 @@ import type { NamedFile } from '../core/piece/files';
 import { CLIPS } from '../core/clips';
 import { PICTURES } from '../core/pictures/facts';
 import { FONTS, withMore } from '../core/type/font';
-import { isHere } from '../core/type/here';
+import { isHere } from '../core/piece/here';
 import { MARKS } from '../core/type/mark';
 import { MODELS } from '../core/solids/models/model';
 import { knownJoins } from './joins';

@@ -125,15 +125,28 @@ export async function readingRow(browser, url, window) {
   await page.getByRole('menuitem', { name: /Bring a model/ }).click();
   await page.getByRole('button', { name: /^Model:/ }).waitFor();
   await page.waitForTimeout(3000);
-  await page.evaluate(() => (globalThis.longest = 0));
-  const started = performance.now();
-  await page.locator('input[aria-label="Model file"], input[type=file]').first().setInputFiles(path);
-  await page.getByRole('button', { name: 'Model: large.glb' }).waitFor({ timeout: 120_000 });
-  const seconds = (performance.now() - started) / 1000;
-  await page.waitForTimeout(3000);
-  const longest = await page.evaluate(() => globalThis.longest);
+  const longestOf = async (act) => {
+    await page.evaluate(() => (globalThis.longest = 0));
+    await act();
+    await page.waitForTimeout(3000);
+    return page.evaluate(() => globalThis.longest);
+  };
+  const chosen = (name) => page.getByRole('button', { name: `Model: ${name}` }).waitFor({ timeout: 120_000 });
+  await page.getByRole('button', { name: /^Model:/ }).click();
+  await page.waitForTimeout(8000);
+  const edit = await longestOf(async () => {
+    await page.getByRole('menuitem', { name: 'Capstan' }).click();
+    await chosen('Capstan');
+  });
+  let seconds = 0;
+  const longest = await longestOf(async () => {
+    const started = performance.now();
+    await page.locator('input[type=file]').first().setInputFiles(path);
+    await chosen('large.glb');
+    seconds = (performance.now() - started) / 1000;
+  });
   console.log(
-    `${'longest task of the page while a model of 50 MB is read'.padEnd(62)} ${longest.toFixed(0).padStart(7)} ms  aim < 100     ${(bytes.length / 1e6).toFixed(0)} MB, there after ${seconds.toFixed(1)} s`,
+    `${'longest task of the page while a model of 50 MB is read'.padEnd(62)} ${longest.toFixed(0).padStart(7)} ms  aim < 100     ${(bytes.length / 1e6).toFixed(0)} MB, there after ${seconds.toFixed(1)} s; of choosing one that ships ${edit.toFixed(0)} ms`,
   );
   await page.close();
 }

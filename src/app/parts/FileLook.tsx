@@ -5,7 +5,7 @@ import { sortOf, type FileKind, type FileRef } from '../../core/kept';
 import { FONTS } from '../../core/type/font';
 import { PANORAMAS } from '../../core/panorama/facts';
 import { lightAt, type Panorama } from '../../core/panorama/panorama';
-import { isHere } from '../../core/type/here';
+import { isHere } from '../../core/piece/here';
 import { MARKS } from '../../core/type/mark';
 import { MODELS } from '../../core/solids/models/model';
 import { fileBlob } from '../../files/shelf';

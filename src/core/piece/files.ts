@@ -1,6 +1,6 @@
 import type { FileKind, FileRef } from '../kept';
 import { heldBy } from '../forms/walk';
-import { isHere } from '../type/here';
+import { isHere } from './here';
 import type { PiecePath } from './paths';
 import { partsOfPiece, type Piece } from './schema';
 

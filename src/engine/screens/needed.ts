@@ -3,7 +3,7 @@ import { PANEL } from '../../core/layers/definition';
 import type { DrawingOf, Pictured } from '../../core/layers/drawing';
 import { missingFiles } from '../../core/piece/files';
 import type { Piece } from '../../core/piece/schema';
-import { isHere } from '../../core/type/here';
+import { isHere } from '../../core/piece/here';
 import { worldOf } from '../../core/world/layers';
 import { sightings } from '../../core/world/sightings';
 import type { FrameRequest } from '../frame/request';

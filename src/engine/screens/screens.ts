@@ -4,7 +4,7 @@ import type { Light } from '../../core/look/lights/kinds';
 import { memo } from '../../core/memo';
 import { reduced, type Raster } from '../../core/pictures/raster';
 import type { Piece } from '../../core/piece/schema';
-import { isHere } from '../../core/type/here';
+import { isHere } from '../../core/piece/here';
 import { lightSlots } from '../../core/world/lights';
 import type { FrameRequest } from '../frame/request';
 import { shownOn, type ShownOn } from './needed';

@@ -2,7 +2,7 @@ import * as THREE from 'three';
 import { PANEL } from '../../../core/layers/definition';
 import { PANEL_CHOICES, type PanelLook, type Pictured } from '../../../core/layers/drawing';
 import { sizeAt } from '../../../core/pictures/raster';
-import { isHere } from '../../../core/type/here';
+import { isHere } from '../../../core/piece/here';
 import { constants } from '../../gl/quad';
 import type { Gpu } from '../../gl/gpu';
 import type { LayerFrame } from '../../layer/frame';

@@ -4,8 +4,8 @@ import { PANORAMAS } from '../panorama/facts';
 import { TABLES } from '../colour/table';
 import { PICTURES } from '../pictures/facts';
 import { MODELS } from '../solids/models/model';
-import { FONTS } from './font';
-import { MARKS } from './mark';
+import { FONTS } from '../type/font';
+import { MARKS } from '../type/mark';
 
 /** What files of each kind have become. */
 export const HERE = {
