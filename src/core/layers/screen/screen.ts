@@ -11,7 +11,6 @@ import {
   totalOf,
 } from '../../arrangement';
 import type { World } from '../../elements/world';
-import { isHere } from '../../type/here';
 import { memo } from '../../memo';
 import { NO_PICTURE } from '../../pictures/facts';
 import type { Mesh } from '../../solids/mesh';
@@ -238,5 +237,5 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
     }),
 };
 
-const isKnown = ({ kind, file }: Shown): boolean => file !== null && isHere(kind, file);
+const isKnown = (shown: Shown): boolean => showsOf(shown.kind).sizeOf(shown) !== null;
 const isSame = (a: Shown, b: Shown): boolean => a.file?.hash === b.file?.hash;
