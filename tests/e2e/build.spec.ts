@@ -110,7 +110,7 @@ test('a layer is moved and scaled on the map, each in one undo step', async ({ p
     const lap = { frames: 250, rate: { num: 25, den: 1 } };
     const piece = PieceSchema.parse({ id: 'p', name: 'P', lap, layers: [layer], flight: {}, look: {} });
     const view = mapView(piece, box.width, box.height);
-    const plan = boxOf(piece, piece.layers[0], 'plan', view);
+    const plan = boxOf(piece, piece.layers[0], 'plan', view, 0);
     const at = ([px, py]: readonly [number, number]) => [box.x + px, box.y + py] as const;
     const middle = at([(plan.left + plan.right) / 2, (plan.top + plan.bottom) / 2]);
     return { perMetre: view.perMetre, middle, corner: at(scaleHandle(plan)) };

@@ -1,6 +1,5 @@
 import { NO_PICTURE, PICTURES } from '../pictures/facts';
-import type { Placement } from '../elements/place/form';
-import { UNPLACED } from '../elements/place/form';
+import { standAt, UNPLACED } from '../elements/place/form';
 import { placementTurn } from '../elements/place/place';
 import { middleOf } from '../elements/extent';
 import { definitionOf, type Layer } from '../layers/kinds';
@@ -50,7 +49,7 @@ function standOf(piece: Piece, layer: Layer, phase: number): { at: Vec3; turn: Q
   const world = worldOf(piece);
   const own = definition.stands?.(layer, world, phase);
   if (own) return own;
-  const place: Placement = definition.placed?.(layer) ?? UNPLACED;
+  const place = standAt(definition.placed?.(layer) ?? UNPLACED, phase);
   const extent = definition.extent({ ...layer, ...(definition.placed ? UNPLACED : {}) }, world);
   const middle = middleOf(extent);
   const turn = placementTurn(place);

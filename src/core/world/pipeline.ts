@@ -4,6 +4,7 @@ import { reachKernel } from '../treatments/reach/reach.gen';
 import type { Echo } from '../treatments/definition';
 import { treatmentOf } from '../treatments/kinds';
 import { activeTreatments, treatedIn, type Scene } from './scene';
+import { standAt } from '../elements/place/form';
 import { placementValues } from '../elements/place/place';
 import { placeKernel } from '../elements/place/place.gen';
 import { definitionOf, type Layer } from '../layers/kinds';
@@ -45,7 +46,12 @@ export function pipelineIn(scene: Scene, layer: Layer, share: number): Pipeline 
   ];
   const { placed } = definition;
   if (placed)
-    element.push({ prefix: 'p_', kernel: placeKernel, values: () => placementValues(placed(layer)), reach: null });
+    element.push({
+      prefix: 'p_',
+      kernel: placeKernel,
+      values: (phase) => placementValues(standAt(placed(layer), phase)),
+      reach: null,
+    });
   const out: Pipeline = { element, piece: [], space: [], structure: '' };
   const active = activeTreatments(layer);
   if (active.length > 0) {

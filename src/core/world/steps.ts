@@ -2,6 +2,7 @@ import { treatmentContext } from './layers';
 import { routeOf } from '../flight/routes/kinds';
 import { flightSteps } from '../flight/form';
 import type { Part } from '../forms/walk';
+import { PLACE_STEPS } from '../elements/place/form';
 import { definitionOf, type Layer } from '../layers/kinds';
 import { effectOf } from '../look/effects/kinds';
 import { lightOf } from '../look/lights/kinds';
@@ -41,7 +42,13 @@ export function stepsOf(piece: Piece, { path }: Pick<Part, 'path'>): Steps {
   const [room, index, list, k] = path;
   if (room === 'layers' && typeof index === 'number') {
     const layer = piece.layers[index];
-    if (path.length === 2) return all(definitionOf(layer.kind).closingSteps(layer));
+    if (path.length === 2) {
+      const { closingSteps, placed } = definitionOf(layer.kind);
+      const own = closingSteps(layer);
+      // what stands in every tile may be carried on by whole ones
+      const place = placed ? { ...PLACE_STEPS, ...(layer.once ? {} : { ahead: piece.tile }) } : {};
+      return { ...NONE, closing: { ...place, ...own }, plain: own };
+    }
     return list === 'treatments' && typeof k === 'number' ? treatmentSteps(piece, layer, layer.treatments[k]) : NONE;
   }
   if (room === 'look' && index === 'lights' && typeof list === 'number' && path.length === 3)

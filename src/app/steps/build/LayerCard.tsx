@@ -1,6 +1,7 @@
 import { rides } from '../../../core/world/route';
 import { worldOf, layerExtent } from '../../../core/world/layers';
 import { Copy, Eye, EyeOff, Trash2 } from 'lucide-react';
+import { stepsOf } from '../../../core/world/steps';
 import { definitionOf, type Layer } from '../../../core/layers/kinds';
 import type { Piece } from '../../../core/piece/schema';
 import { AloneButton } from '../../parts/AloneButton';
@@ -111,7 +112,7 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
             </PlainRow>
           </section>
           <TreatmentList piece={piece} layer={layer} index={index} />
-          <Inspector form={definition.form} path={path} closingSteps={definition.closingSteps(layer)} />
+          <Inspector form={definition.form} path={path} closingSteps={stepsOf(piece, { path }).closing} />
           <footer className={styles.foot}>
             <Button
               onPress={() => {

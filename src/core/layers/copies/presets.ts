@@ -128,6 +128,29 @@ export const presets: readonly Preset<CopiesLayer>[] = [
     treatments: [{ kind: 'turn', axis: 'up', amount: wound(1) }],
   },
   {
+    label: 'Lantern carried by',
+    fields: {
+      source: 'model',
+      model: stockFile('Storm lantern'),
+      arrangement: 'grid',
+      countX: 1,
+      countY: 1,
+      countZ: 1,
+      size: 0.9,
+      matter: newMatter('modelled'),
+      aside: {
+        law: 'keyed',
+        keys: [
+          { id: 'a', at: 0, value: -2.4, ease: 'smooth' },
+          { id: 'b', at: 0.5, value: 2.4, ease: 'smooth' },
+        ],
+      },
+      above: { law: 'swing', middle: 0, reach: 0.06, cycles: 8, wave: 'sine', shift: 0 },
+      heading: { law: 'swing', middle: 0, reach: 70, cycles: 1, wave: 'sine', shift: 0.25 },
+      bank: { law: 'swing', middle: 0, reach: 7, cycles: 4, wave: 'sine', shift: 0.1 },
+    },
+  },
+  {
     label: MODEL_PRESET,
     fields: {
       source: 'model',

@@ -1,4 +1,4 @@
-import { placement } from '../../elements/place/form';
+import { placement, standAt } from '../../elements/place/form';
 import { placementTurn } from '../../elements/place/place';
 import type { World } from '../../elements/world';
 import { choice, flag, heading, number, shownIf, without, type Condition, type FieldsValue } from '../../forms';
@@ -122,8 +122,10 @@ export function standingOf(
   world: World,
   phase: number,
 ): Standing {
-  if (title.stands === 'world')
-    return { at: [title.aside, title.above, -title.ahead], turn: placementTurn(title), em: title.size * title.scale };
+  if (title.stands === 'world') {
+    const stand = standAt(title, phase);
+    return { at: [stand.aside, stand.above, -stand.ahead], turn: placementTurn(stand), em: title.size * stand.scale };
+  }
   const { position, rotation, near, focus, span, half: frame } = world.cameraView(phase);
   const distance = { over: near, focus, distance: title.distance }[title.depthOf];
   const side = span(distance);

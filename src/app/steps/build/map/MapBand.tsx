@@ -38,7 +38,7 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
       drawMap(c, view, [width, height], piece, phase, dots);
       for (const layer of piece.layers)
         if (!layer.hidden && (layer.id === open || layer.id === over))
-          drawBox(c, view, piece, layer, layer.id === open);
+          drawBox(c, view, piece, layer, phase, layer.id === open);
       if (movesLayers && !drawnLayer) drawLights(c, view, lightMarks(piece, phase, view.span), phase, open);
       drawMarks(c, view, piece, chosenLayer, point);
     },
@@ -96,7 +96,7 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
           if (!here) return;
           const mark = hitPoint(piece, chosenLayer, here.view, ...here.at);
           const lit = mark ? null : lightAt(here);
-          const found = mark || lit || !movesLayers ? null : hit(piece, here.view, open, ...here.at);
+          const found = mark || lit || !movesLayers ? null : hit(piece, here.view, open, ...here.at, phase);
           const layer = piece.layers.find(({ id }) => id === found?.id);
           if (mark) {
             bench.patch({ chosenPoint: mark.id });
@@ -120,7 +120,7 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
           const now = drag.current;
           if (!now) {
             const { view, at } = here;
-            const layer = movesLayers ? hit(piece, view, open, ...at) : null;
+            const layer = movesLayers ? hit(piece, view, open, ...at, phase) : null;
             const light = lightAt(here)?.mark.light;
             setOver(hitPoint(piece, chosenLayer, view, ...at)?.id ?? light?.id ?? layer?.id ?? null);
             return;
@@ -135,7 +135,7 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
             putLight(draggedLight(before, phase, now.mark, now.lane, view, from, here.at));
             return;
           }
-          const fields = dragged(before, now.layer, now.lane, now.grip, view, from, here.at);
+          const fields = dragged(before, now.layer, now.lane, now.grip, view, from, here.at, phase);
           bench.update((p) => ({
             ...p,
             layers: p.layers.map((one) => (one.id === now.id ? ({ ...one, ...fields } as Layer) : one)),

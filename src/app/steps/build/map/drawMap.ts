@@ -88,11 +88,18 @@ export function drawMarks(
 }
 
 /** The outline of a layer in both lanes, with its handles when it is chosen. */
-export function drawBox(c: CanvasRenderingContext2D, view: MapView, piece: Piece, layer: Layer, chosen: boolean): void {
+export function drawBox(
+  c: CanvasRenderingContext2D,
+  view: MapView,
+  piece: Piece,
+  layer: Layer,
+  phase: number,
+  chosen: boolean,
+): void {
   const grips = gripsOf(layer);
   if (grips.length === 0) return;
   for (const lane of LANES) {
-    const box = boxOf(piece, layer, lane, view);
+    const box = boxOf(piece, layer, lane, view, phase);
     c.strokeStyle = token(chosen ? 'time' : 'line-strong');
     c.lineWidth = 1;
     c.strokeRect(box.left, box.top, box.right - box.left, box.bottom - box.top);

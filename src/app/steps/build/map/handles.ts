@@ -1,8 +1,11 @@
+import { stillAt } from '../../../../core/elements/place/form';
 import { layerExtent } from '../../../../core/world/layers';
 import { isShown, valueAt } from '../../../../core/forms';
 import type { Drag } from '../../../../core/forms/field';
 import { definitionOf } from '../../../../core/layers/kinds';
 import type { Layer, Piece } from '../../../../core/piece/schema';
+import { evaluateAnimated, raisedBy, type Animated } from '../../../../core/time/animated';
+import { setKey } from '../../../parts/keys';
 import type { Lane, MapView } from './view';
 
 /** Radius in which a handle of the map is grasped, pixels. */
@@ -20,17 +23,29 @@ export interface Box {
 }
 
 /** What dragging changes, by field. */
-type Fields = Record<string, number>;
+type Fields = Record<string, Animated>;
 const round = (v: number, step = 0.001): number => Math.round(v / step) * step;
 
-/** Numbers of a layer that dragging changes, by what does it; only those in use. */
-function draggedFields(layer: Layer): { name: string; drags: Drag; value: number }[] {
-  return Object.entries(definitionOf(layer.kind).form.fields).flatMap(([name, { control }]) => {
-    const value = valueAt(layer, name);
-    return control?.drags && isShown(control, layer) && typeof value === 'number'
-      ? [{ name, drags: control.drags, value }]
-      : [];
-  });
+/** Values of a layer that dragging changes, by what does it; only those in use. */
+function draggedFields(layer: Layer): { name: string; drags: Drag; value: Animated }[] {
+  return Object.entries(definitionOf(layer.kind).form.fields).flatMap(([name, { control }]) =>
+    control?.drags && isShown(control, layer)
+      ? [{ name, drags: control.drags, value: valueAt(layer, name) as Animated }]
+      : [],
+  );
+}
+
+/** Keys nearer than this, as a share of the lap, are one. */
+const SAME = 1e-4;
+
+/**
+ * A value that is a number at a phase. One with keys gets one there, or has the one that is there moved; one that swings or winds does so about
+ * another middle.
+ */
+function broughtTo(value: Animated, phase: number, to: number): Animated {
+  if (typeof value === 'number') return to;
+  if (value.law === 'keyed') return { ...value, keys: setKey(value.keys, phase - Math.floor(phase), to, SAME) };
+  return raisedBy(value, to - evaluateAnimated(value, phase));
 }
 
 /** What can be done to a layer on the map. */
@@ -43,8 +58,10 @@ export function gripsOf(layer: Layer): Grip[] {
   ];
 }
 
-export function boxOf(piece: Piece, layer: Layer, lane: Lane, view: MapView): Box {
-  const { centre, halfWidth, halfHeight, from, to, bend } = layerExtent(piece, layer);
+/** Where a layer is at a phase. */
+export function boxOf(piece: Piece, layer: Layer, lane: Lane, view: MapView, phase: number): Box {
+  const still = definitionOf(layer.kind).placed ? stillAt(layer, phase) : layer;
+  const { centre, halfWidth, halfHeight, from, to, bend } = layerExtent(piece, still);
   const [middle, half] = lane === 'plan' ? [centre[0], halfWidth + bend] : [centre[1], halfHeight + bend];
   return {
     left: view.x(from, lane),
@@ -65,19 +82,20 @@ export function hit(
   chosen: string | null,
   x: number,
   y: number,
+  phase: number,
 ): { id: string; lane: Lane; grip: Grip } | null {
   const lane = view.laneAt(x, y);
   const near = ([px, py]: [number, number]): boolean => Math.hypot(px - x, py - y) < GRIP_PX;
   const own = piece.layers.find(({ id, hidden }) => id === chosen && !hidden);
   if (own) {
-    const box = boxOf(piece, own, lane, view);
+    const box = boxOf(piece, own, lane, view, phase);
     const grips = gripsOf(own);
     if (grips.includes('scale') && near(scaleHandle(box))) return { id: own.id, lane, grip: 'scale' };
     if (grips.includes('turn') && near(turnHandle(box))) return { id: own.id, lane, grip: 'turn' };
   }
   const under = piece.layers
     .filter((layer) => !layer.hidden && gripsOf(layer).includes('move'))
-    .map((layer) => ({ layer, box: boxOf(piece, layer, lane, view) }))
+    .map((layer) => ({ layer, box: boxOf(piece, layer, lane, view, phase) }))
     .filter(({ box }) => x >= box.left - 3 && x <= box.right + 3 && y >= box.top - 3 && y <= box.bottom + 3)
     .sort((a, b) => area(a.box) - area(b.box));
   const found = under.find(({ layer }) => layer.id === chosen) ?? under.at(0);
@@ -87,7 +105,7 @@ export function hit(
 const area = (box: Box): number => (box.right - box.left) * (box.bottom - box.top);
 
 /**
- * The fields of a layer after dragging from one place of the map to another.
+ * The fields of a layer after dragging from one place of the map to another, at a phase of the lap.
  * @returns only what changes
  */
 export function dragged(
@@ -98,11 +116,16 @@ export function dragged(
   view: MapView,
   from: readonly [number, number],
   to: readonly [number, number],
+  phase: number,
 ): Fields {
   const fields = draggedFields(layer);
   const changed = (of: Drag, change: (value: number) => number): Fields =>
-    Object.fromEntries(fields.flatMap(({ name, drags, value }) => (drags === of ? [[name, change(value)]] : [])));
-  const box = boxOf(piece, layer, lane, view);
+    Object.fromEntries(
+      fields.flatMap(({ name, drags, value }) =>
+        drags === of ? [[name, broughtTo(value, phase, change(evaluateAnimated(value, phase)))]] : [],
+      ),
+    );
+  const box = boxOf(piece, layer, lane, view, phase);
   const [cx, cy] = [(box.left + box.right) / 2, (box.top + box.bottom) / 2];
   if (grip === 'move')
     return {
