@@ -107,6 +107,29 @@ export function pointsPace(
   return pace;
 }
 
+/** Milliseconds a frame of a scene in a float target, as long as each takes to the end. The renderer is done with afterwards. */
+function scenePace(
+  renderer: THREE.WebGLRenderer,
+  scene: THREE.Scene,
+  camera: THREE.Camera,
+  [width, height]: readonly [number, number],
+  frames: number,
+): number {
+  const target = new THREE.WebGLRenderTarget(width, height, { type: THREE.FloatType, depthBuffer: true });
+  const gl = renderer.getContext();
+  const draw = (): void => {
+    renderer.setRenderTarget(target);
+    renderer.render(scene, camera);
+    gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.FLOAT, new Float32Array(4));
+  };
+  draw();
+  const started = performance.now();
+  for (let n = 0; n < frames; n++) draw();
+  const pace = (performance.now() - started) / frames;
+  renderer.dispose();
+  return pace;
+}
+
 /** Milliseconds a frame of 20 000 bevelled boxes as bare instances that stand still, in the same kind of target. */
 export function boxesPace(width: number, height: number, frames: number): number {
   const canvas = new OffscreenCanvas(width, height);
@@ -131,20 +154,13 @@ export function boxesPace(width: number, height: number, frames: number): number
     light.position.set(x, y, z);
     scene.add(light);
   }
-  const camera = new THREE.PerspectiveCamera(28, width / height, 0.03, 100);
-  const target = new THREE.WebGLRenderTarget(width, height, { type: THREE.FloatType, depthBuffer: true });
-  const gl = renderer.getContext();
-  const draw = (): void => {
-    renderer.setRenderTarget(target);
-    renderer.render(scene, camera);
-    gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.FLOAT, new Float32Array(4));
-  };
-  draw();
-  const started = performance.now();
-  for (let n = 0; n < frames; n++) draw();
-  const pace = (performance.now() - started) / frames;
-  renderer.dispose();
-  return pace;
+  return scenePace(
+    renderer,
+    scene,
+    new THREE.PerspectiveCamera(28, width / height, 0.03, 100),
+    [width, height],
+    frames,
+  );
 }
 
 /** Milliseconds a frame of balls of so many steps around as bare instances that stand in a ring, in the same kind of target. */
@@ -162,20 +178,13 @@ export function ballsPace(width: number, height: number, steps: number, count: n
   const light = new THREE.DirectionalLight(0xffffff, 1);
   light.position.set(0.78, 0.5, 0.38);
   const scene = new THREE.Scene().add(balls, light, new THREE.AmbientLight(0xffffff, 0.3));
-  const camera = new THREE.PerspectiveCamera(32, width / height, 0.03, 100);
-  const target = new THREE.WebGLRenderTarget(width, height, { type: THREE.FloatType, depthBuffer: true });
-  const gl = renderer.getContext();
-  const draw = (): void => {
-    renderer.setRenderTarget(target);
-    renderer.render(scene, camera);
-    gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.FLOAT, new Float32Array(4));
-  };
-  draw();
-  const started = performance.now();
-  for (let n = 0; n < frames; n++) draw();
-  const pace = (performance.now() - started) / frames;
-  renderer.dispose();
-  return pace;
+  return scenePace(
+    renderer,
+    scene,
+    new THREE.PerspectiveCamera(32, width / height, 0.03, 100),
+    [width, height],
+    frames,
+  );
 }
 
 /** Sharpening as an effect of the peer. */

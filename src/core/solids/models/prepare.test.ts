@@ -6,7 +6,8 @@ import { box } from '../box';
 import { sphere, torus } from '../lathe';
 import type { Mesh } from '../mesh';
 import { cornerNormals } from './normals';
-import { lightened, prepareModel, simplifierReady } from './prepare';
+import { lightened, prepareModel } from './prepare';
+import { simplifierReady } from './simplified';
 import { BARE, type RawModel, type RawPart } from './raw';
 import { weldRows } from './weld';
 
