@@ -16,11 +16,14 @@ import { cellNoise } from '../../src/core/noise/cells';
 import { sources as cellSources } from '../../src/core/noise/cells.gen';
 import { hash4 } from '../../src/core/random/hash';
 import { sources as hashSources } from '../../src/core/random/hash.gen';
-import { takeStock } from '../stock';
+import { takeStock, takeStockModels } from '../stock';
 import { demoJson, probe, test } from './lab';
 
 // Kernels are written once: what the GPU computes must be what the core computes.
-test.beforeAll(() => takeStock());
+test.beforeAll(async () => {
+  takeStock();
+  await takeStockModels();
+});
 
 test('131 072 hashes are the same bits on the GPU', async ({ page }) => {
   const count = 131_072;
