@@ -680,6 +680,9 @@ function withNormals({ position, uv, index }) {
   return { ...out, index: count < 65536 ? Uint16Array.from(of) : Uint32Array.from(of) };
 }
 
+/** What gives off light reflects little. */
+const DARK = [0.02, 0.02, 0.02];
+
 const folder = join(root, 'stock/models');
 mkdirSync(folder, { recursive: true });
 const asked = process.argv.slice(2);
@@ -702,7 +705,7 @@ for (const [name, of] of Object.entries(MODELS)) {
     const colour = linear(hex);
     const material = document
       .createMaterial(paint)
-      .setBaseColorFactor([...(glow > 0 ? [0.02, 0.02, 0.02] : colour), 1])
+      .setBaseColorFactor(/** @type {[number, number, number, number]} */ ([...(glow > 0 ? DARK : colour), 1]))
       .setRoughnessFactor(roughness)
       .setMetallicFactor(metal);
     if (glow > 0) {
@@ -714,7 +717,7 @@ for (const [name, of] of Object.entries(MODELS)) {
     }
     if (map) material.setBaseColorTexture(texture(map));
     if (relief) material.setNormalTexture(texture(relief));
-    const { position, normal, uv, index } = withNormals(shape);
+    const { position, normal, uv, index } = withNormals(/** @type {Shape} */ (shape));
     triangles += index.length / 3;
     const accessor = (
       /** @type {import('@gltf-transform/core').TypedArray} */ array,

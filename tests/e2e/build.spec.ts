@@ -132,6 +132,36 @@ test('a layer is moved and scaled on the map, each in one undo step', async ({ p
   await expect(ahead).toHaveValue('4.00');
 });
 
+test('a layer is carried, turned and scaled in the picture itself, each in one undo step', async ({ page }) => {
+  await openRecipe(page, 'Kit ring');
+  await pause(page);
+  const aside = value(page, /^Aside, m$/);
+  const heading = value(page, /^Heading/);
+  await expect(aside).toHaveValue('0.00');
+  const drag = async (name: string, byX: number, byY: number): Promise<void> => {
+    const box = await page.getByRole('button', { name: `${name} Kit ring`, exact: true }).boundingBox();
+    if (!box) throw new Error('there is no such grip');
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + byX / 2, y + byY / 2);
+    await page.mouse.move(x + byX, y + byY);
+    await page.mouse.up();
+  };
+  await drag('Carry', 40, 0);
+  await expect(aside).not.toHaveValue('0.00');
+  expect(Number(await aside.inputValue())).toBeGreaterThan(0.2);
+  await drag('Turn', 60, 0);
+  await expect(heading).toHaveValue('30.0');
+  await page.getByRole('button', { name: 'Scale Kit ring' }).press('ArrowRight');
+  await expect(value(page, /^Scale/)).toHaveValue('1.10');
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Control+z');
+  await expect(aside).toHaveValue('0.00');
+  await expect(heading).toHaveValue('0.0');
+  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Carry Kit ring' })).toHaveCount(0);
+});
+
 test('the route of a tunnel is drawn in the map, its section as an outline, and a camera along it closes', async ({
   page,
 }) => {

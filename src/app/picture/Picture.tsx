@@ -10,6 +10,7 @@ import { Button } from '../parts/Button';
 import { ByHand } from '../steps/fly/byhand/ByHand';
 import { Wipe } from './compare/Wipe';
 import { channelWords, showPicture } from './ChannelChoice';
+import { StandGrips } from './stand/StandGrips';
 import { TimeTrack } from './TimeTrack';
 import styles from './Picture.module.css';
 
@@ -171,6 +172,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
         ) : null}
         <Wipe width={width} height={height} border={BORDER} />
         <SafeArea width={width} height={height} />
+        <StandGrips width={width} height={height} border={BORDER} />
         <ByHand size={{ width, height }} />
         <div className={styles.marks}>
           {channel.of === 'picture' ? null : (

@@ -72,7 +72,7 @@ export function stillAt<P extends object>(placed: P, phase: number): P {
   const moving = PLACES.filter((name) => typeof valueAt(placed, name) === 'object');
   if (moving.length === 0) return placed;
   const values = moving.map((name) => [name, evaluateAnimated(valueAt(placed, name) as Animated, phase)]);
-  return { ...placed, ...Object.fromEntries(values) };
+  return { ...placed, ...(Object.fromEntries(values) as Partial<P>) };
 }
 const PLACES: readonly (keyof Stand)[] = ['aside', 'above', 'ahead', 'scale', 'heading', 'pitch', 'bank'];
 

@@ -4,8 +4,8 @@ import { isShown, valueAt } from '../../../../core/forms';
 import type { Drag } from '../../../../core/forms/field';
 import { definitionOf } from '../../../../core/layers/kinds';
 import type { Layer, Piece } from '../../../../core/piece/schema';
-import { evaluateAnimated, raisedBy, type Animated } from '../../../../core/time/animated';
-import { setKey } from '../../../parts/keys';
+import { evaluateAnimated, type Animated } from '../../../../core/time/animated';
+import { broughtTo } from '../../../parts/keys';
 import type { Lane, MapView } from './view';
 
 /** Radius in which a handle of the map is grasped, pixels. */
@@ -33,19 +33,6 @@ function draggedFields(layer: Layer): { name: string; drags: Drag; value: Animat
       ? [{ name, drags: control.drags, value: valueAt(layer, name) as Animated }]
       : [],
   );
-}
-
-/** Keys nearer than this, as a share of the lap, are one. */
-const SAME = 1e-4;
-
-/**
- * A value that is a number at a phase. One with keys gets one there, or has the one that is there moved; one that swings or winds does so about
- * another middle.
- */
-function broughtTo(value: Animated, phase: number, to: number): Animated {
-  if (typeof value === 'number') return to;
-  if (value.law === 'keyed') return { ...value, keys: setKey(value.keys, phase - Math.floor(phase), to, SAME) };
-  return raisedBy(value, to - evaluateAnimated(value, phase));
 }
 
 /** What can be done to a layer on the map. */
