@@ -46,7 +46,7 @@ function seenOf(piece: Piece): Piece {
   return { ...piece, id: '', name: '', deliveries: [], samples: 1, layers, look };
 }
 
-/** The keys that act on a frame only at its own moments: not what is summed up over the lap, nor what is shown later. */
+/** The keys that act on a frame only at its own moments: not what is summed up over the lap, what a layer’s reach follows from, nor what is shown later. */
 function localKeys(piece: Piece): Local[] {
   const { flight } = piece;
   return partsOfPiece(piece).flatMap((part) => {
@@ -56,7 +56,9 @@ function localKeys(piece: Piece): Local[] {
       // what the camera follows may be looked at at any moment
       if (!ofItsMoment(layer) || JSON.stringify(flight).includes(JSON.stringify(layer.id))) return [];
     }
-    return keyedIn(part).flatMap(({ value, path, field }) => (field.control?.summed ? [] : [{ path, value }]));
+    return keyedIn(part).flatMap(({ value, path, field }) =>
+      field.control?.summed || field.control?.reaches ? [] : [{ path, value }],
+    );
   });
 }
 

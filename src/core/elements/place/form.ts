@@ -2,8 +2,8 @@ import { animated, flag, heading, valueAt } from '../../forms';
 import { evaluateAnimated, type Animated } from '../../time/animated';
 
 const place = heading('Place', 2);
-const metres = { unit: 'm', min: -10_000, max: 10_000, comfort: 10, group: place };
-const degrees = { unit: '°', min: -3600, max: 3600, comfort: 180, decimals: 1, group: place };
+const metres = { unit: 'm', min: -10_000, max: 10_000, comfort: 10, reaches: true, group: place };
+const degrees = { unit: '°', min: -3600, max: 3600, comfort: 180, decimals: 1, reaches: true, group: place };
 
 /** Where a layer stands that does not fill its tile by itself, which may change over the lap. */
 export const placement = {
@@ -27,6 +27,7 @@ export const placement = {
     min: 0.001,
     max: 1000,
     comfort: 3,
+    reaches: true,
     group: place,
     hint: 'Everything in it larger or smaller.',
   }),
