@@ -97,7 +97,9 @@ test('a drawing becomes a layer; what is no use, or hostile, is refused in words
     ['odd.zip', Buffer.from(zipSync({ '../../evil': new Uint8Array(9) }))],
   ]);
   await expect(
-    page.getByText(/“notes.txt” is neither a font, a drawing, a picture, a panorama, a clip nor a table of colours/),
+    page.getByText(
+      /“notes.txt” is neither a font, a drawing, a picture, a panorama, a clip, a table of colours nor a model/,
+    ),
   ).toBeVisible();
   await expect(page.getByText(/“broken.otf” is not a font that can be read/)).toBeVisible();
   await expect(page.getByText(/“lines.svg”.*no filled shapes/)).toBeVisible();

@@ -78,5 +78,6 @@ describe('a model with the files that it needs', () => {
     await expect(modelIn(zipSync({ 'a.txt': text('') }), 'a.zip')).rejects.toThrow('holds no model');
     await expect(modelIn(zipSync({ 'a.stl': text(''), 'b.stl': text('') }), 'a.zip')).rejects.toThrow('holds 2 models');
     await expect(modelIn(text('PK\x03\x04nothing'), 'a.zip')).rejects.toThrow('damaged');
+    await expect(modelIn(zipSync({ '../a.stl': text('') }), 'a.zip')).rejects.toThrow('outside of itself');
   });
 });

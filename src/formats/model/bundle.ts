@@ -83,6 +83,8 @@ export async function modelIn(bytes: Uint8Array, name: string): Promise<NamedByt
   try {
     const wanted = unzipSync(bytes, {
       filter({ name: path, originalSize }) {
+        if (path.startsWith('/') || path.includes('\\') || path.split('/').includes('..'))
+          refuse(name, 'the archive names a place outside of itself');
         total += originalSize;
         if (++entries > MOST.entries || total > MOST.bytes) refuse(name, 'the archive holds too much');
         return /\.(obj|gltf|glb|ply|stl)$/i.test(path) || BESIDE.test(path);
