@@ -651,7 +651,7 @@ const PICTURES = {
 const vite = await modulesOf();
 const { cornerNormals } = await vite.ssrLoadModule('/src/core/solids/models/normals.ts');
 const { toLinear } = await vite.ssrLoadModule('/src/core/colour/colour.ts');
-const { weldRows } = await vite.ssrLoadModule('/src/core/solids/models/weld.ts');
+const { weldRows } = await vite.ssrLoadModule('/src/core/solids/weld.ts');
 const linear = (/** @type {string} */ hex) =>
   [1, 3, 5].map((i) => Number(toLinear(parseInt(hex.slice(i, i + 2), 16) / 255).toFixed(5)));
 

@@ -30,9 +30,10 @@ export const keptFiles = (): Promise<KeptFile[]> => filesDatabase.files.orderBy(
 
 /**
  * Keeps a file, once however often it is brought in.
+ * @param signal stops the reading of one that takes long
  * @throws Trouble in words when it is nothing that can be kept; the database's error when it cannot be written
  */
-export async function keepFile(bytes: Uint8Array<ArrayBuffer>, name: string): Promise<KeptFile> {
+export async function keepFile(bytes: Uint8Array<ArrayBuffer>, name: string, signal?: AbortSignal): Promise<KeptFile> {
   const hash = await hashOf(bytes);
   const known = await filesDatabase.files.get(hash);
   if (known) return known;
@@ -40,7 +41,7 @@ export async function keepFile(bytes: Uint8Array<ArrayBuffer>, name: string): Pr
   if (stock) return { hash, name: stock.name, kind: stock.kind, bytes: bytes.length, at: 0 };
   // a worker is given the blob: bytes would be copied once more, and the page stand still for it
   const blob = new Blob([bytes]);
-  const kind = await kindOf(hash, bytes, blob, name);
+  const kind = await kindOf(hash, bytes, blob, name, signal);
   const file: KeptFile = { hash, name: name.slice(0, 255), kind, bytes: bytes.length, at: Date.now() };
   await filesDatabase.transaction('rw', filesDatabase.files, filesDatabase.contents, async () => {
     await filesDatabase.contents.put({ hash, blob });

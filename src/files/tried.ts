@@ -20,10 +20,11 @@ const LIMITS = {
 } as const;
 
 /** Has something done with bytes from outside in a worker of its own, which is ended when it takes too long. */
-function ask(asked: Asked): Promise<Answered> {
+function ask(asked: Asked, signal?: AbortSignal): Promise<Answered> {
   const worker = new Worker(workerUrl, { type: 'module', name: 'isomorph files' });
   return new Promise<Answered>((resolve, reject) => {
     const late = (what: string) => (): void => reject(new Trouble('too-slow', what));
+    signal?.addEventListener('abort', () => reject(new Trouble('stopped', `“${asked.name}” was not read to its end`)));
     let timer = setTimeout(late('the worker that looks at files did not start'), LIMITS.start);
     worker.onerror = (event) =>
       reject(new Trouble('stopped', `“${asked.name}” could not be looked at`, { received: event.message }));
@@ -48,10 +49,11 @@ export async function kindOf(
   bytes: Uint8Array<ArrayBuffer>,
   blob: Blob,
   name: string,
+  signal?: AbortSignal,
 ): Promise<FileKind> {
   if (sortOf(bytes) === 'model') {
     checkBytes('model', bytes, name);
-    await readyModel(hash, blob, name);
+    await readyModel(hash, blob, name, signal);
     return 'model';
   }
   const answered = await ask({ do: 'examine', bytes, name });
@@ -60,8 +62,8 @@ export async function kindOf(
 }
 
 /** A model made ready and kept so, and of it what a page holds. @throws Trouble in words when it cannot be used */
-export async function readyModel(hash: string, blob: Blob, name: string): Promise<Model> {
-  const answered = await ask({ do: 'model', hash, blob, name });
+export async function readyModel(hash: string, blob: Blob, name: string, signal?: AbortSignal): Promise<Model> {
+  const answered = await ask({ do: 'model', hash, blob, name }, signal);
   if ('model' in answered) return answered.model;
   throw troubleOf(answered);
 }

@@ -9,7 +9,8 @@ import { placeTable } from './effects';
 import { placePanorama } from './lights';
 import { placeFile } from '../steps/build/layerEdits';
 import { bench, useBench } from './bench';
-import { say } from './notices';
+import { newId } from './edit';
+import { say, unsay } from './notices';
 
 /** Takes in what the open piece comes to name. @returns stops */
 export function watchFiles(): () => void {
@@ -29,12 +30,32 @@ export const keepingTrouble = (name: string, error: unknown): string =>
     ? `${troubleWords(error).replace(/\.$/, '')}.`
     : `“${name}” was not kept: ${storeTrouble(error)}.`;
 
-/** Keeps a file and takes it in. @throws Trouble, or the database's error: see keepingTrouble */
+/** What takes longer to read than this, in milliseconds, is said to be read. */
+const LONG_MS = 800;
+
+/** Keeps a file and takes it in; what takes long is said, and may be stopped. @throws Trouble, or the database's error: see keepingTrouble */
 export async function bringIn(file: File): Promise<{ ref: FileRef; kind: FileKind }> {
-  const { hash, name, kind } = await keepFile(new Uint8Array(await file.arrayBuffer()), file.name);
-  const ref = { hash, name };
-  await takeIn([{ ref, kind }]);
-  return { ref, kind };
+  const stop = new AbortController();
+  const notice = `reading ${newId('file')}`;
+  const timer = setTimeout(
+    () =>
+      say(`Reading “${file.name}”: go on meanwhile.`, {
+        id: notice,
+        tone: 'remark',
+        actions: [{ label: 'Stop', act: () => stop.abort() }],
+        dismissable: false,
+      }),
+    LONG_MS,
+  );
+  try {
+    const { hash, name, kind } = await keepFile(new Uint8Array(await file.arrayBuffer()), file.name, stop.signal);
+    const ref = { hash, name };
+    await takeIn([{ ref, kind }]);
+    return { ref, kind };
+  } finally {
+    clearTimeout(timer);
+    unsay(notice);
+  }
 }
 
 /** A file becomes what it can be in the open piece: part of the layer whose card is open, or a new layer. */

@@ -100,6 +100,8 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   onFrames?(layer: L): boolean;
   /** the layer with a file taken up; null where it has no use for one of that kind */
   takesFile?(layer: L, kind: FileKind, file: FileRef): L | null;
+  /** kinds of file that a new layer of this kind is made for, where none is open that has a use for them */
+  madeFor?: readonly FileKind[];
   /** what is worth knowing of it, in sentences */
   notes?(layer: L): string[];
   /** what is amiss with it that is no error, in sentences */

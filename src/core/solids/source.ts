@@ -171,14 +171,15 @@ export function modelRemarks({ name, model }: Pick<Body, 'name' | 'model'>): str
 export function modelNotes({ name, model, modelUp }: Pick<Body, 'name' | 'model' | 'modelUp'>): string[] {
   const facts = name === 'model' ? MODELS.at(model)?.facts : undefined;
   if (!model || !facts) return [];
-  const span = facts.span.map((v) => three(v * facts.unit)).join(' × ');
+  const span = facts.span.map((v) => metres(v * facts.unit)).join(' × ');
   const guessed = [
     facts.unitSaid ? '' : `its numbers taken for ${UNITS[facts.unit] ?? 'metres'}`,
     facts.upSaid || modelUp !== 'file' ? '' : `its ${facts.up} for up`,
   ].filter((words) => words !== '');
-  const said = [`${facts.triangles.toLocaleString('en-US')} triangles`, `made ${span} m`, ...guessed].join(', ');
+  const said = [`${spaced(facts.triangles)} triangles`, `made ${span} m`, ...guessed].join(', ');
   return [`${model.name}: ${said}.`];
 }
 
 const UNITS: Readonly<Record<number, string>> = { 1: 'metres', 0.01: 'centimetres', 0.001: 'millimetres' };
-const three = (v: number): string => Number(v.toPrecision(3)).toLocaleString('en-US');
+const spaced = (v: number): string => v.toLocaleString('en-US').replaceAll(',', ' ');
+const metres = (v: number): string => spaced(v < 1 ? Number(v.toPrecision(2)) : Number(v.toFixed(v < 100 ? 1 : 0)));

@@ -50,6 +50,20 @@ describe('layers', () => {
     expect(beside?.piece.layers[0]).toMatchObject({ id: beside?.id, shows: 'mark', mark: file });
   });
 
+  it.each([
+    ['font', 'title'],
+    ['mark', 'title'],
+    ['picture', 'screen'],
+    ['clip', 'screen'],
+    ['model', 'copies'],
+    ['table', null],
+    ['panorama', null],
+  ] as const)('a %s that is dropped where nothing is open becomes a layer of kind %s', (kind, becomes) => {
+    const file = { hash: 'cd'.repeat(32), name: 'quay' };
+    const { piece } = addLayer(empty, 'field');
+    expect(placeFile(piece, null, kind, file)?.piece.layers[0].kind ?? null).toBe(becomes);
+  });
+
   it('a copy keeps its seed and takes an id of its own', () => {
     const { piece, id } = addLayer(empty, 'tunnel');
     const copied = duplicateLayer(piece, id);

@@ -93,16 +93,12 @@ export function placeFile(
     const layers = piece.layers.map((layer) => (layer === own ? taken : layer));
     return { piece: { ...piece, layers }, id: taken.id, says: `“${taken.name}” has “${file.name}” now.` };
   }
-  for (const taker of LAYERS.names) {
-    const added = addLayer(piece, taker, presetFor(taker, kind));
-    const [layer, ...rest] = added.piece.layers;
-    const made = definitionOf(taker).takesFile?.(layer, kind, file);
-    if (made)
-      return {
-        piece: { ...added.piece, layers: [made, ...rest] },
-        id: added.id,
-        says: `“${file.name}” became a new layer.`,
-      };
-  }
-  return null;
+  const taker = LAYERS.names.find((name) => definitionOf(name).madeFor?.includes(kind));
+  if (!taker) return null;
+  const added = addLayer(piece, taker, presetFor(taker, kind));
+  const [layer, ...rest] = added.piece.layers;
+  const made = definitionOf(taker).takesFile?.(layer, kind, file);
+  return made
+    ? { piece: { ...added.piece, layers: [made, ...rest] }, id: added.id, says: `“${file.name}” became a new layer.` }
+    : null;
 }

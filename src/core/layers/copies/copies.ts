@@ -52,6 +52,7 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
   ],
   form: CopiesForm,
   presets,
+  madeFor: ['model'],
   takesFile: (layer, kind, file) => (kind === 'model' ? withModel(layer, file) : null),
   notes: (layer) => modelNotes(bodyOf(layer)),
   remarks: (layer) => bodiesOf(layer).flatMap(modelRemarks),

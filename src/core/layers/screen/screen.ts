@@ -206,6 +206,7 @@ export const screen: LayerDefinition<ScreenLayer, ScreenValues> = {
     const radius = Math.max(...[...shapes].map((wide) => meshOf(layer, wide).radius));
     return arrangementExtent(layer, world, radius * largest);
   },
+  madeFor: ['picture', 'clip'],
   takesFile(layer, kind, file) {
     const shown = shownFile(kind, file, `s${layer.shows.length}-${file.hash.slice(0, 8)}`);
     if (!shown) return null;

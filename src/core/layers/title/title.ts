@@ -145,6 +145,7 @@ export const title: LayerDefinition<TitleLayer, TitleValues> = {
       body,
     );
   },
+  madeFor: ['font', 'mark'],
   takesFile: (layer, kind, ref) =>
     kind === 'font' ? { ...layer, font: ref } : kind === 'mark' ? { ...layer, shows: 'mark', mark: ref } : null,
   remarks(layer) {

@@ -1,21 +1,34 @@
 import type { Mesh } from '../mesh';
+import { weldRows } from '../weld';
 
 /** Places this near are one, in units of the element's size. */
 const NEAR = 1e5;
 
-/** For each vertex of some triangles the first of those at its place. Where a body breaks apart, what belongs to different pieces stays apart. */
-export function weldOf(mesh: Mesh, index: Uint32Array): ReadonlyMap<number, number> {
-  const first = new Map<string, number>();
-  const of = new Map<number, number>();
+/**
+ * For each vertex of some triangles the first of those at its place. Where a body breaks apart, what belongs to different pieces stays apart.
+ * @returns a vertex for every vertex of the mesh; -1 for those that no triangle has
+ */
+export function weldOf({ position, piece }: Mesh, index: Uint32Array): Int32Array {
+  const out = new Int32Array(position.length / 3).fill(-1);
+  const used = new Uint32Array(out.length);
+  let count = 0;
   for (const vertex of index) {
-    if (of.has(vertex)) continue;
-    const at = [0, 1, 2].map((k) => Math.round(mesh.position[vertex * 3 + k] * NEAR));
-    const key = `${at.join()} ${mesh.piece ? mesh.piece[vertex * 4 + 3] : 0}`;
-    const known = first.get(key) ?? vertex;
-    first.set(key, known);
-    of.set(vertex, known);
+    if (out[vertex] >= 0) continue;
+    out[vertex] = 0;
+    used[count++] = vertex;
   }
-  return of;
+  const rows = new Int32Array(count * 4);
+  for (let i = 0; i < count; i++) {
+    for (let k = 0; k < 3; k++) rows[i * 4 + k] = Math.round(position[used[i] * 3 + k] * NEAR);
+    rows[i * 4 + 3] = piece ? piece[used[i] * 4 + 3] : 0;
+  }
+  const { of, count: places } = weldRows(rows, 4);
+  const first = new Int32Array(places).fill(-1);
+  for (let i = 0; i < count; i++) {
+    if (first[of[i]] < 0) first[of[i]] = used[i];
+    out[used[i]] = first[of[i]];
+  }
+  return out;
 }
 
 /**
@@ -26,10 +39,14 @@ export function weldOf(mesh: Mesh, index: Uint32Array): ReadonlyMap<number, numb
  */
 export function welded(mesh: Mesh, index: Uint32Array): Uint32Array {
   const of = weldOf(mesh, index);
-  const out: number[] = [];
+  const out = new Uint32Array(index.length);
+  let left = 0;
   for (let i = 0; i < index.length; i += 3) {
-    const [a, b, c] = [0, 1, 2].map((k) => of.get(index[i + k]) ?? 0);
-    if (a !== b && b !== c && c !== a) out.push(a, b, c);
+    const [a, b, c] = [of[index[i]], of[index[i + 1]], of[index[i + 2]]];
+    if (a === b || b === c || c === a) continue;
+    out[left++] = a;
+    out[left++] = b;
+    out[left++] = c;
   }
-  return Uint32Array.from(out);
+  return out.slice(0, left);
 }

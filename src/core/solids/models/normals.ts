@@ -1,5 +1,5 @@
 import { CREASE, type RawPart } from './raw';
-import { gridded, weldRows } from './weld';
+import { gridded, weldRows } from '../weld';
 
 /** Where more faces meet than this, all of them count as one round place: comparing each with each would not end. */
 const MOST_AROUND = 48;

@@ -9,7 +9,7 @@ import { cornerNormals } from './normals';
 import { lightened, prepareModel } from './prepare';
 import { simplifierReady } from './simplified';
 import { BARE, type RawModel, type RawPart } from './raw';
-import { weldRows } from './weld';
+import { weldRows } from '../weld';
 
 const partOf = ({ position, index }: Mesh, more: Partial<RawPart> = {}): RawPart => ({
   ...{ position, normal: null, uv: null, dye: null, index, material: 0 },

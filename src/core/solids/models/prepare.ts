@@ -2,7 +2,7 @@ import { cornerNormals } from './normals';
 import type { Model, ModelFacts } from './model';
 import type { RawModel, RawPart } from './raw';
 import { detailsOf, type Columns } from './simplified';
-import { gridded, weldRows } from './weld';
+import { gridded, weldRows } from '../weld';
 
 /** The parts one after another. Where normals are worked out every corner is a vertex. */
 function joinedParts(parts: readonly RawPart[]): Columns {

@@ -34,25 +34,33 @@ import vertex from './bodies.vert.glsl?raw';
 const attribute = (array: Float32Array, width: number): THREE.BufferAttribute =>
   new THREE.BufferAttribute(array, width);
 
+/** What of a mesh is on the graphics card, once however many geometries draw it. */
+function verticesOf(mesh: Mesh): Readonly<Record<string, THREE.BufferAttribute>> {
+  const { position, normal, piece, uv, worn } = mesh;
+  return {
+    aPosition: attribute(position, 3),
+    aNormal: attribute(normal, 3),
+    aPiece: attribute(piece ?? new Float32Array((position.length / 3) * 4), 4),
+    ...(uv && { aUv: attribute(uv, 3) }),
+    ...(worn?.dye && { aDye: attribute(worn.dye, 3) }),
+  };
+}
+
 /** What is seen of some elements at one moment: a geometry for each detail of their mesh. */
-function geometriesOf(mesh: Mesh, details: readonly Detail[]): THREE.InstancedBufferGeometry[] {
-  const position = attribute(mesh.position, 3);
-  const normal = attribute(mesh.normal, 3);
-  const piece = attribute(mesh.piece ?? new Float32Array((mesh.position.length / 3) * 4), 4);
-  const shown = mesh.uv && attribute(mesh.uv, 3);
-  const dye = mesh.worn?.dye && attribute(mesh.worn.dye, 3);
-  return details.map(({ index }) => {
+const geometriesOf = (
+  vertices: ReturnType<typeof verticesOf>,
+  corners: readonly THREE.BufferAttribute[],
+): THREE.InstancedBufferGeometry[] =>
+  corners.map((index) => {
     const geometry = new THREE.InstancedBufferGeometry();
-    geometry.setIndex(new THREE.BufferAttribute(index, 1));
-    geometry.setAttribute('aPosition', position);
-    geometry.setAttribute('aNormal', normal);
-    geometry.setAttribute('aPiece', piece);
-    if (shown) geometry.setAttribute('aUv', shown);
-    if (dye) geometry.setAttribute('aDye', dye);
+    geometry.setIndex(index);
+    for (const [name, column] of Object.entries(vertices)) geometry.setAttribute(name, column);
     geometry.instanceCount = 0;
     return geometry;
   });
-}
+
+const cornersOf = (details: readonly Detail[]): THREE.BufferAttribute[] =>
+  details.map(({ index }) => new THREE.BufferAttribute(index, 1));
 
 /** From such a share on something is there all over. */
 const ENTIRELY = 'const float ENTIRELY = 0.999;\n';
@@ -145,10 +153,12 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
     const lines =
       made.lines === 'none' ? null : new BodyLines(gpu, mesh, details, says + placed, uniforms, made.lines === 'wire');
     const seen: THREE.InstancedBufferGeometry[][] = [];
-    let welds: readonly Detail[] | null = null;
+    const vertices = verticesOf(mesh);
+    const corners = cornersOf(details);
+    let welds: readonly THREE.BufferAttribute[] | null = null;
     /** as lights see it, which do not ask which way it faces */
-    const outlines = (): readonly Detail[] =>
-      (welds ??= details.map((detail) => ({ ...detail, index: welded(mesh, detail.index) })));
+    const outlines = (): readonly THREE.BufferAttribute[] =>
+      (welds ??= cornersOf(details.map((detail) => ({ ...detail, index: welded(mesh, detail.index) }))));
     let now = 0;
     const drawAll = (own: THREE.RawShaderMaterial, target: THREE.WebGLRenderTarget): void => {
       object.material = own;
@@ -170,8 +180,8 @@ export const bodies: DrawingKind<DrawingOf<'bodies'>> = {
         first,
         count,
         take(moment, { pairs, starts }) {
-          const as = moment < SEEN_MOMENTS || pictured ? details : outlines();
-          const geometries = (seen[moment] ??= materials.flatMap(() => geometriesOf(mesh, as)));
+          const as = moment < SEEN_MOMENTS || pictured ? corners : outlines();
+          const geometries = (seen[moment] ??= materials.flatMap(() => geometriesOf(vertices, as)));
           geometries.forEach((geometry, k) => {
             fillAttribute(geometry, 'aElement', pairs.subarray(2 * starts[k], 2 * starts[k + 1]), 2);
             geometry.instanceCount = starts[k + 1] - starts[k];

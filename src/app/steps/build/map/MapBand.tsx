@@ -1,5 +1,5 @@
 import { flightOf } from '../../../../core/world/camera';
-import { useCallback, useMemo, useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { useCallback, useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import type { Layer, Piece } from '../../../../core/piece/schema';
 import { routeOf } from '../../../../core/flight/routes/kinds';
 import { BandHead } from '../../../parts/BandHead';
@@ -8,10 +8,11 @@ import { bench, useBench, usePiece } from '../../../state/bench';
 import { putLight } from '../../../state/lights';
 import { pointKey, removePoint } from '../../../parts/curvePoints';
 import { addPointAt, curvesOf, pointOf } from './curves';
-import { dotsOf, drawBox, drawMap, drawMarks } from './drawMap';
+import { drawBox, drawMap, drawMarks } from './drawMap';
 import { dragged, hit, type Grip } from './handles';
 import { draggedLight, drawLights, hitLight, lightMarks, type LightMark } from './lights';
 import { draggedPoint, hitPoint } from './routeHandles';
+import { useDots } from './useDots';
 import { mapView, type Lane, type MapView } from './view';
 import styles from '../Build.module.css';
 
@@ -21,7 +22,7 @@ export function MapBand({ title = 'Map', movesLayers = true }: { title?: ReactNo
   const phase = useBench((state) => state.status?.phase ?? 0);
   const open = useBench((state) => state.open);
   const point = useBench((state) => state.chosenPoint);
-  const dots = useMemo(() => dotsOf(piece), [piece]);
+  const dots = useDots(piece, phase);
   const frame = useRef<HTMLDivElement>(null);
   const drag = useRef<Drag | null>(null);
   const [over, setOver] = useState<string | null>(null);

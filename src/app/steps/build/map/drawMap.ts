@@ -9,7 +9,7 @@ import { linearToHex } from '../../../../core/colour/colour';
 import type { Layer, Piece } from '../../../../core/piece/schema';
 import { rotate } from '../../../../core/space/vector';
 import { token } from '../../../parts/Canvas';
-import { boxOf, gripsOf, scaleHandle, turnHandle } from './handles';
+import { boxOf, gripsOf, scaleHandle, standing, turnHandle } from './handles';
 import { routeMarks } from './routeHandles';
 import { LANES, routePlaces, type Lane, type MapView } from './view';
 
@@ -26,7 +26,8 @@ export interface Dots {
 }
 
 /** What the map shows of every layer. */
-export function dotsOf(piece: Piece): Dots[] {
+export function dotsOf(whole: Piece, phase: number): Dots[] {
+  const piece = standing(whole, phase);
   return piece.layers
     .filter((layer) => !layer.hidden)
     .map((layer) => {

@@ -45,6 +45,12 @@ export function gripsOf(layer: Layer): Grip[] {
   ];
 }
 
+/** A piece whose layers stand still where they are at a phase; itself where none is carried about. */
+export function standing(piece: Piece, phase: number): Piece {
+  const layers = piece.layers.map((layer) => (definitionOf(layer.kind).placed ? stillAt(layer, phase) : layer));
+  return layers.every((layer, i) => layer === piece.layers[i]) ? piece : { ...piece, layers };
+}
+
 /** Where a layer is at a phase. */
 export function boxOf(piece: Piece, layer: Layer, lane: Lane, view: MapView, phase: number): Box {
   const still = definitionOf(layer.kind).placed ? stillAt(layer, phase) : layer;

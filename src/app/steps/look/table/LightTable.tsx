@@ -4,7 +4,7 @@ import { BandHead } from '../../../parts/BandHead';
 import { Canvas } from '../../../parts/Canvas';
 import { bench, useBench, usePiece } from '../../../state/bench';
 import { putLight } from '../../../state/lights';
-import { dotsOf } from '../../build/map/drawMap';
+import { useDots } from '../../build/map/useDots';
 import { drawTable } from './drawTable';
 import {
   draggedLight,
@@ -31,7 +31,7 @@ export function LightTable({ title }: { title: ReactNode }) {
   const piece = usePiece();
   const phase = useBench((state) => state.status?.phase ?? 0);
   const open = useBench((state) => state.open);
-  const dots = useMemo(() => dotsOf(piece), [piece]);
+  const dots = useDots(piece, phase);
   const frame = useRef<HTMLDivElement>(null);
   const drag = useRef<Drag | null>(null);
   const [over, setOver] = useState(false);
