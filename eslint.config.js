@@ -18,7 +18,21 @@ const rooms = Object.keys(ALLOWED);
 
 /** The rooms of the core: each may import only from those before it. */
 const CORE = [
-  ...['kernel', 'random', 'time', 'noise', 'space', 'lens', 'scatter', 'kept', 'colour', 'pictures', 'clips', 'type'],
+  ...[
+    'kernel',
+    'random',
+    'time',
+    'noise',
+    'space',
+    'lens',
+    'scatter',
+    'kept',
+    'colour',
+    'pictures',
+    'clips',
+    'motion',
+    'type',
+  ],
   ...[
     'forms',
     'elements',

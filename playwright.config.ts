@@ -17,8 +17,8 @@ export default defineConfig({
   use: {
     baseURL: 'http://127.0.0.1:4399',
     viewport: { width: 1280, height: 800 },
-    // layout is in CSS pixels; a quarter of the real ones is drawn, on machines that draw on a busy CPU
-    deviceScaleFactor: 0.5,
+    // layout is in CSS pixels; one in sixteen of the real ones is drawn, on machines that draw on a busy CPU
+    deviceScaleFactor: 0.25,
     launchOptions: { executablePath: chromiumPath() ?? '', args: CHROMIUM_ARGS },
     screenshot: 'only-on-failure',
   },

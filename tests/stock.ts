@@ -6,9 +6,11 @@ import { STOCK } from '../src/core/kept';
 import { PICTURES } from '../src/core/pictures/facts';
 import { FONTS, withMore } from '../src/core/type/font';
 import { MARKS } from '../src/core/type/mark';
+import { MOTIONS } from '../src/core/motion/motion';
 import { MODELS } from '../src/core/solids/models/model';
 import { openFont } from '../src/formats/font/font';
 import { preparedModel } from '../src/formats/model/prepared';
+import { readBvh } from '../src/formats/motion/bvh';
 import { pictureFacts } from '../src/formats/picture/facts';
 import { readMark } from '../src/formats/svg/svg';
 import { readCube } from '../src/formats/table/cube';
@@ -28,6 +30,7 @@ export function takeStock(): void {
       const font = openFont(stockBytes(path), name);
       FONTS.take(hash, more === undefined ? font : withMore(font, openFont(stockBytes(more), name)));
     } else if (kind === 'table') TABLES.take(hash, readCube(stockBytes(path), name));
+    else if (kind === 'motion') MOTIONS.take(hash, readBvh(stockBytes(path), name));
     else if (kind === 'mark') MARKS.take(hash, readMark(stockBytes(path), name));
 }
 

@@ -5,6 +5,7 @@ import { readPanorama } from '../formats/panorama/panorama';
 import { pictureFacts } from '../formats/picture/facts';
 import { picturePixels } from '../formats/picture/pixels';
 import { triedFont } from '../formats/font/font';
+import { readBvh } from '../formats/motion/bvh';
 import { readCube } from '../formats/table/cube';
 import { readMark } from '../formats/svg/svg';
 import { checkBytes } from './sizes';
@@ -27,6 +28,7 @@ const TRIED: Readonly<Record<FileKind, (bytes: Uint8Array<ArrayBuffer>, name: st
   },
   panorama: readPanorama,
   table: readCube,
+  motion: readBvh,
   async model(bytes, name) {
     await preparedModel(bytes, name);
   },
@@ -53,11 +55,11 @@ export async function examined(bytes: Uint8Array<ArrayBuffer>, name: string): Pr
   if (sort === null || sort === 'zip' || sort === 'json')
     throw new Trouble(
       'refused',
-      `“${name}” is neither a font, a drawing, a picture, a panorama, a clip, a table of colours nor a model`,
+      `“${name}” is neither a font, a drawing, a picture, a panorama, a clip, a table of colours, a model nor a motion`,
       {
         received: bytes.length === 0 ? 'it is empty' : undefined,
         would:
-          'Bring in .ttf, .otf, .woff, .woff2, .svg, .png, .jpg, .webp, .avif, .hdr, .exr, .mp4, .webm, .cube, .glb, .gltf, .obj, .ply or .stl; pieces are .isomorph.json or .isomorph.zip.',
+          'Bring in .ttf, .otf, .woff, .woff2, .svg, .png, .jpg, .webp, .avif, .hdr, .exr, .mp4, .webm, .cube, .glb, .gltf, .obj, .ply, .stl or .bvh; pieces are .isomorph.json or .isomorph.zip.',
       },
     );
   checkBytes(sort, bytes, name);

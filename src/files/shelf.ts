@@ -2,11 +2,14 @@ import { STOCK, type FileRef, type StockFile } from '../core/kept';
 import { filesDatabase, type KeptFile } from './database';
 import { kindOf } from './tried';
 
-const shipped = import.meta.glob<string>(['/stock/fonts/*.woff2', '/stock/{marks,pictures,clips,tables,models}/*'], {
-  eager: true,
-  query: '?url&no-inline',
-  import: 'default',
-});
+const shipped = import.meta.glob<string>(
+  ['/stock/fonts/*.woff2', '/stock/{marks,pictures,clips,tables,models,motions}/*'],
+  {
+    eager: true,
+    query: '?url&no-inline',
+    import: 'default',
+  },
+);
 
 const stockOf = (hash: string): StockFile | undefined => STOCK.find((file) => file.hash === hash);
 

@@ -8,6 +8,7 @@ import { PICTURES } from '../core/pictures/facts';
 import { FONTS, withMore } from '../core/type/font';
 import { isHere } from '../core/piece/here';
 import { MARKS } from '../core/type/mark';
+import { MOTIONS } from '../core/motion/motion';
 import { MODELS } from '../core/solids/models/model';
 import { knownJoins } from './joins';
 import { heldModel } from './models';
@@ -53,6 +54,10 @@ const TAKE: Readonly<Record<FileKind, (hash: string, blob: Blob, name: string) =
   },
   async model(hash, blob, name) {
     MODELS.take(hash, await heldModel(hash, blob, name));
+  },
+  async motion(hash, blob, name) {
+    const { readBvh } = await import('../formats/motion/bvh');
+    MOTIONS.take(hash, readBvh(await bytesOf(blob), name));
   },
   // a clip is not read as a whole, however long it is
   async clip(hash, blob, name) {

@@ -14,6 +14,7 @@ export const FILE_WORDS: Readonly<Record<FileKind, { one: string; none: string }
   clip: { one: 'a clip', none: 'No clip yet' },
   table: { one: 'a table of colours', none: 'No table yet' },
   model: { one: 'a model', none: 'No model yet' },
+  motion: { one: 'a motion', none: 'No motion yet' },
 };
 
 /** Files that can be used as one of a kind: those that ship, then those that are kept. */

@@ -13,6 +13,7 @@ import { takeIn } from '../../files/taken';
 import { Canvas } from './Canvas';
 import styles from './FileField.module.css';
 import { ModelLook } from './ModelLook';
+import { MotionLook } from './MotionLook';
 import { lineShapes, ShapesPicture } from './ShapesPicture';
 
 /** Share of the look of a table that is of greys. */
@@ -49,6 +50,7 @@ export function FileLook({ file, kind }: { file: FileRef; kind: FileKind }) {
   if (kind === 'panorama') return <PanoramaLook panorama={PANORAMAS.at(file)} />;
   if (kind === 'table') return <TableLook table={TABLES.at(file)} />;
   if (kind === 'model') return <ModelLook model={MODELS.at(file)} />;
+  if (kind === 'motion') return isHere(kind, file) ? <MotionLook file={file} /> : <span className={styles.look} />;
   const mark = MARKS.at(file);
   return (
     <span className={`${styles.look} ${styles.mark}`}>

@@ -12,6 +12,7 @@ import {
 } from '../../core/forms';
 import type { FormLike } from '../../core/forms/field';
 import { offers } from '../../core/layers/kinds';
+import type { Stretch } from '../../core/motion/differences';
 import type { Shown } from '../../core/shows/kinds';
 import { getAt, type PiecePath } from '../../core/piece/paths';
 import type { Animated } from '../../core/time/animated';
@@ -32,6 +33,7 @@ import { PointRows } from './PointRows';
 import { ProfileField } from './ProfileField';
 import styles from './Row.module.css';
 import { ShownList } from './ShownList';
+import { StretchRows } from './StretchRows';
 import { SwitchField } from './SwitchField';
 import { TextField } from './TextField';
 
@@ -180,6 +182,16 @@ function FieldRow({ row: { field, control }, path, value, owner, closingStep }: 
       </>
     );
   }
+  if (control.control === 'stretch')
+    return (
+      <StretchRows
+        spec={control}
+        row={path.join('.')}
+        motion={valueAt(owner, 'motion') as FileRef | null}
+        value={value as Stretch | null}
+        onChange={set}
+      />
+    );
   if (control.control === 'points')
     return <PointRows path={path} points={value as readonly CurvePoint[]} hint={control.hint} />;
   return (
@@ -255,6 +267,7 @@ function Plain({
     case 'parts':
     case 'part':
     case 'points':
+    case 'stretch':
       return null;
   }
 }

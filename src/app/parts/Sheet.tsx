@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import styles from './Sheet.module.css';
 
@@ -17,6 +17,15 @@ export function Sheet({
   /** below all else */
   foot?: ReactNode;
 }) {
+  useEffect(() => {
+    if (!open) return;
+    // what had the focus may be gone, as the last of a list that was removed; Escape is then nobody’s
+    const escape = ({ key }: KeyboardEvent): void => {
+      if (key === 'Escape' && document.activeElement === document.body) onClose();
+    };
+    addEventListener('keydown', escape);
+    return () => removeEventListener('keydown', escape);
+  }, [open, onClose]);
   return (
     <ModalOverlay isOpen={open} onOpenChange={(isOpen) => !isOpen && onClose()} isDismissable className={styles.under}>
       <Modal className={styles.sheet}>

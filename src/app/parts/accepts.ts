@@ -8,6 +8,7 @@ export const ACCEPTS: Readonly<Record<FileKind, string>> = {
   panorama: '.hdr,.exr,.png,.jpg,.jpeg,.webp,.avif',
   clip: '.mp4,.m4v,.mov,.webm,video/*',
   table: '.cube',
+  motion: '.bvh',
   model: '.glb,.gltf,.obj,.mtl,.bin,.ply,.stl,.zip,model/*',
 };
 

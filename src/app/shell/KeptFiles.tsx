@@ -23,6 +23,7 @@ const KINDS: Readonly<Record<FileKind, string>> = {
   clip: 'Clip',
   table: 'Colour table',
   model: 'Model',
+  motion: 'Motion',
 };
 
 const size = (bytes: number): string =>

@@ -124,9 +124,24 @@ function halfOf(a: Arranged, tile: number): Vec3 {
   return own[a.arrangement].map((v, k) => v + moved[k]) as Vec3;
 }
 
-/** Where they may be. @param body metres from the middle of one to its farthest vertex */
-export function arrangementExtent(a: Arranged & Placement, world: World, body: number): Extent {
-  const half = halfOf(a, world.tile).map((v) => v + body) as Vec3;
+/** Whether all of them look the same way, each as it is by itself. */
+const isUnturned = (a: Arranged): boolean =>
+  [a.turnX, a.turnY, a.turnZ].every((v) => v === 0) &&
+  (!a.align || a.arrangement === 'grid' || a.arrangement === 'line' || ONE_BY_ONE.has(a.arrangement));
+
+/**
+ * Where they may be.
+ * @param body metres from the middle of one to its farthest vertex
+ * @param own half sizes of one that looks ahead, where they are less than that
+ */
+export function arrangementExtent(
+  a: Arranged & Placement,
+  world: World,
+  body: number,
+  own: Vec3 = [body, body, body],
+): Extent {
+  const reach = isUnturned(a) ? own : [body, body, body];
+  const half = halfOf(a, world.tile).map((v, k) => v + reach[k]) as Vec3;
   if (a.arrangement !== 'route') return placedExtent(a, half, body);
   const straight = placedExtent({ ...UNPLACED, ahead: world.tile / 2 }, half, body);
   return carriedAlong(straight, world.routeOf(a.follow), Math.hypot(half[0], half[1]));

@@ -25,23 +25,23 @@ export type Arrangement = keyof typeof ARRANGEMENTS;
 const shape = heading('Arrangement');
 const at = (...is: Arrangement[]): Condition => ({ field: 'arrangement', is });
 const metres = { unit: 'm', min: 0, max: 10_000, comfort: 4, group: shape };
-const many = { min: 1, max: 400, comfort: 30, group: shape, when: at('grid') };
+const rows = { min: 1, max: 400, comfort: 30, group: shape, when: at('grid') };
 
 /** Where an arrangement stands in the world is for it to say, unless it lies along a route. */
 export const OFF_ROUTE: Condition = at('grid', 'ring', 'spiral', 'line', 'sphere', 'scatter', 'depth');
 
 /**
  * How things that are alike stand.
- * @param first the arrangement they have at first; @param one what one of them is called; @param all and several
+ * @param first the arrangement they have at first; @param one what one of them is called; @param all and several; @param many how many there are of them at first
  */
-export function arrangementFields(first: Arrangement, one: string, all: string) {
+export function arrangementFields(first: Arrangement, one: string, all: string, many = 20) {
   const All = all.charAt(0).toUpperCase() + all.slice(1);
   return {
     arrangement: choice(first, ARRANGEMENTS, { label: 'Arranged', group: shape, hint: `How the ${all} stand.` }),
-    countX: integer(8, { label: 'Aside', ...many, hint: `${All} from left to right.` }),
-    countY: integer(8, { label: 'Up', ...many, hint: `${All} from bottom to top.` }),
-    countZ: integer(3, { label: 'Along', ...many, hint: `${All} along the travel.` }),
-    count: integer(20, {
+    countX: integer(8, { label: 'Aside', ...rows, hint: `${All} from left to right.` }),
+    countY: integer(8, { label: 'Up', ...rows, hint: `${All} from bottom to top.` }),
+    countZ: integer(3, { label: 'Along', ...rows, hint: `${All} along the travel.` }),
+    count: integer(many, {
       label: All,
       min: 1,
       max: 200_000,

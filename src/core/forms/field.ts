@@ -78,6 +78,7 @@ export type ControlName =
   | 'text'
   | 'lines'
   | 'file'
+  | 'stretch'
   | 'shown'
   | 'parts'
   | 'part';

@@ -38,4 +38,5 @@ export { profile, profileHalves } from './profile';
 export { FRAMES } from './quantities';
 export { layerRef } from './reference';
 export { seed } from './seed';
+export { stretch } from './stretch';
 export { text } from './text';

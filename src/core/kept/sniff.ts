@@ -54,7 +54,7 @@ function firstText(bytes: Uint8Array): string | null {
 
 /**
  * What a file is by its first bytes: a font (OpenType, TrueType, WOFF, WOFF2), a mark (SVG), a picture (PNG, JPEG, WebP, AVIF), a
- * clip (MP4, WebM), a panorama (Radiance, OpenEXR), a table of colours (.cube), a model (glTF, OBJ, PLY, STL), a packed piece or a piece; null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2,
+ * clip (MP4, WebM), a panorama (Radiance, OpenEXR), a table of colours (.cube), a model (glTF, OBJ, PLY, STL), a motion (BVH), a packed piece or a piece; null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2,
  * W3C PNG §5.2, Radiance's picture format, OpenEXR's file layout, ITU-T T.81 (JPEG), RFC 9649 (WebP), ISO/IEC 14496-12 (ftyp), RFC 8794 (EBML), Khronos glTF 2.0 §4.4, PKWARE APPNOTE 4.3.7 (zip).
  */
 export function sortOf(bytes: Uint8Array): Sort | null {
@@ -71,6 +71,7 @@ export function sortOf(bytes: Uint8Array): Sort | null {
   if (text === null) return null;
   if (text.startsWith('{')) return describesModel(bytes) ? 'model' : 'json';
   if (/^solid\b[^\n]*\s+facet\b/i.test(text) || OBJ.test(text) || OBJ_HEAD.test(text)) return 'model';
+  if (/^HIERARCHY\s+ROOT\s/i.test(text)) return 'motion';
   if (TABLE.test(text)) return 'table';
   return /^<(\?xml|!--|!DOCTYPE\s+svg|svg[\s>])/i.test(text) && /<svg[\s>]/i.test(text) ? 'mark' : null;
 }

@@ -24,6 +24,7 @@ const picture = shipped('picture', 'pictures');
 const clip = shipped('clip', 'clips');
 const table = shipped('table', 'tables');
 const model = shipped('model', 'models');
+const motion = shipped('motion', 'motions');
 
 /** Everything that ships, in the order it is offered. */
 export const STOCK: readonly StockFile[] = [
@@ -68,6 +69,9 @@ export const STOCK: readonly StockFile[] = [
   model('Fairlead', 'fairlead.glb', 'a01470ef66b3196310f683e60de7223de5c8f42552d09619c40d55628c30d067'),
   model('Chain', 'chain.glb', 'bf5f7c3af11713eb1fc07c7ede52bfbbfea81edcbbaba7ce39ea54b53b122914'),
   model('Ring buoy', 'ring-buoy.glb', '2da89af4efa92f025c4240ee42848cbbd04558136892337722a794a0a952d75c'),
+  motion('Walking', 'walking.bvh', 'ac2509e089fad14b260f3d2c8adf273b52b3c1775755311ca799305c252167aa'),
+  motion('Tumbling', 'tumbling.bvh', 'f100cdce808ad62a62997e7f832a25febd6eeba4709acc2439d260eb32997f86'),
+  motion('Mannequin', 'mannequin.bvh', '043a8cdc4d8d4a1e3d1b99d7b2a0e4656cce5dc1b443ee87218bca468fd01ea5'),
 ];
 
 /** A file that ships, by its name. @throws RangeError when there is none */

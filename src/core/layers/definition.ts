@@ -24,9 +24,12 @@ export interface Preset<L> {
 /** What a layer may offer others and the flight: its own route, any route it lies along, its surface. */
 export type Offer = 'route' | 'way' | 'ground';
 
-/** A drawing of a layer in small: its elements, the lines of its own drawings, lines between near elements, shapes as they are, or its colours as a sky. */
+/** A drawing of a layer in small: its elements, the lines of its own drawings, lines between pairs of its elements or between near ones, shapes as they are, or its colours as a sky. */
 export type Sketch =
-  { as: 'dots' | 'lines' | 'sky' } | { as: 'near'; metres: number } | { as: 'shapes'; shapes: readonly Shape[] };
+  | { as: 'dots' | 'lines' | 'sky' }
+  | { as: 'near'; metres: number }
+  | { as: 'pairs'; pairs: readonly number[] }
+  | { as: 'shapes'; shapes: readonly Shape[] };
 
 /** What a panel shows, by place among its numbers: left and top edge of its part of the picture, width and height of it; frames of a clip, the share of the second; how far it is loaded. */
 export const PANEL = { rect: 0, first: 4, second: 5, share: 6, loaded: 7, numbers: 8 } as const;
@@ -115,7 +118,7 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   /** where it stands at a phase, how it is turned, and half its size in metres, for layers that say it themselves */
   stands?(layer: L, world: World, phase: number): { at: Vec3; turn: Quaternion; half: Vec3 };
   /** where it stands, for layers that are moved as a whole */
-  placed?(layer: L): Placement;
+  placed?(layer: L, tile: number): Placement;
   /** its outs are columns of elements.ts; those it does not name keep their rest */
   kernel: Kernel<V>;
   /** elements of one tile, at a share 0..1 of the final count */

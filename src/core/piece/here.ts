@@ -3,6 +3,7 @@ import type { FileKind, FileRef, Held } from '../kept';
 import { PANORAMAS } from '../panorama/facts';
 import { TABLES } from '../colour/table';
 import { PICTURES } from '../pictures/facts';
+import { MOTIONS } from '../motion/motion';
 import { MODELS } from '../solids/models/model';
 import { FONTS } from '../type/font';
 import { MARKS } from '../type/mark';
@@ -16,6 +17,7 @@ export const HERE = {
   panorama: PANORAMAS,
   table: TABLES,
   model: MODELS,
+  motion: MOTIONS,
 } satisfies Record<FileKind, Held<unknown>>;
 
 /** Whether a file has been taken in. */

@@ -50,6 +50,17 @@ export const capsule = (width: number, sides: number): Mesh => {
   return lathe([...arc(radius, radius - 0.5, -0.25, 0, steps), ...arc(radius, 0.5 - radius, 0, 0.25, steps)], sides);
 };
 
+/**
+ * A limb: its ends parts of balls of two sizes, about (0, -length, 0) and the origin, and between them the cone that touches both.
+ * @param first, last radii at its lower and its upper end, which differ by less than its length
+ */
+export const limb = (length: number, first: number, last: number, sides: number): Mesh => {
+  // where the cone touches, in turns above the equator
+  const from = Math.asin(Math.max(-0.99, Math.min(0.99, (first - last) / length))) / (2 * Math.PI);
+  const steps = Math.max(2, Math.round(sides / 4));
+  return lathe([...arc(first, -length, -0.25, from, steps), ...arc(last, 0, from, 0.25, steps)], sides);
+};
+
 /** One unit across and high. */
 export const cylinder = (sides: number): Mesh =>
   lathe(

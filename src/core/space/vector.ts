@@ -65,3 +65,17 @@ export function slerp(a: Quaternion, b: Quaternion, t: number): Quaternion {
 
 /** The rotation that undoes a rotation. */
 export const inverse = (q: Quaternion): Quaternion => [-q[0], -q[1], -q[2], q[3]];
+
+/** A rotation as its axis times its angle in radians, the shorter way around. */
+export function toTurn(q: Quaternion): Vec3 {
+  const sign = q[3] < 0 ? -1 : 1;
+  const sine = Math.hypot(q[0], q[1], q[2]);
+  const by = sine < 1e-12 ? 2 : (2 * Math.atan2(sine, sign * q[3])) / sine;
+  return [q[0] * by * sign, q[1] * by * sign, q[2] * by * sign];
+}
+
+/** The rotation about an axis by the angle that is its length. */
+export function fromTurn(turn: Vec3): Quaternion {
+  const angle = length(turn);
+  return angle < 1e-12 ? [turn[0] / 2, turn[1] / 2, turn[2] / 2, 1] : fromAxis(scale(turn, 1 / angle), angle);
+}

@@ -49,7 +49,7 @@ function standOf(piece: Piece, layer: Layer, phase: number): { at: Vec3; turn: Q
   const world = worldOf(piece);
   const own = definition.stands?.(layer, world, phase);
   if (own) return own;
-  const place = standAt(definition.placed?.(layer) ?? UNPLACED, phase);
+  const place = standAt(definition.placed?.(layer, world.tile) ?? UNPLACED, phase);
   const extent = definition.extent({ ...layer, ...(definition.placed ? UNPLACED : {}) }, world);
   const middle = middleOf(extent);
   const turn = placementTurn(place);

@@ -49,7 +49,7 @@ export function pipelineIn(scene: Scene, layer: Layer, share: number): Pipeline 
     element.push({
       prefix: 'p_',
       kernel: placeKernel,
-      values: (phase) => placementValues(standAt(placed(layer), phase)),
+      values: (phase) => placementValues(standAt(placed(layer, world.tile), phase)),
       reach: null,
     });
   const out: Pipeline = { element, piece: [], space: [], structure: '' };

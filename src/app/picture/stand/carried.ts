@@ -17,18 +17,18 @@ const SCALES = { least: 0.05, most: 20 };
 
 const round = (v: number, step = 0.001): number => Math.round(v / step) * step;
 
-/** Where a layer stands, as a whole, at a phase; null for one that says no place of its own. */
-function standOf(layer: Layer, phase: number): { placement: Placement; at: Vec3 } | null {
-  const placement = definitionOf(layer.kind).placed?.(layer) ?? null;
+/** Where a layer stands, as a whole, at a phase, and what it says of that; null for one that says no place of its own. */
+function standOf(layer: Layer, tile: number, phase: number): { own: Placement; at: Vec3 } | null {
+  const placement = definitionOf(layer.kind).placed?.(layer, tile) ?? null;
   // only what the map turns too has a place that is its own to change
-  if (!placement || !gripsOf(layer).includes('turn')) return null;
+  if (!placement || !('ahead' in layer) || !gripsOf(layer).includes('turn')) return null;
   const { aside, above, ahead } = standAt(stillAt(placement, phase), phase);
-  return { placement, at: [aside, above, -ahead] };
+  return { own: layer as Placement, at: [aside, above, -ahead] };
 }
 
 /** Where the grips of a layer are in the picture: about its own place, in the tile nearest before the camera; null out of sight. */
 export function gripsAt(piece: Piece, layer: Layer, phase: number): InPicture | null {
-  const stand = standOf(layer, phase);
+  const stand = standOf(layer, piece.tile, phase);
   if (!stand || layer.hidden) return null;
   const [x, y, z] = stand.at;
   const ahead = layer.once ? 0 : Math.ceil((z - cameraPose(piece, phase).position[2]) / piece.tile);
@@ -51,13 +51,13 @@ export function carried(
   reach: number,
   phase: number,
 ): Record<string, Animated> {
-  const stand = standOf(layer, phase);
+  const stand = standOf(layer, 1, phase);
   if (!stand) return {};
-  const { placement } = stand;
-  const now = standAt(placement, phase);
+  const { own } = stand;
+  const now = standAt(own, phase);
   const metres = seen.span / width;
   const to = (name: keyof typeof now, value: number, step?: number): Record<string, Animated> => ({
-    [name]: broughtTo(placement[name], phase, round(value, step)),
+    [name]: broughtTo(own[name], phase, round(value, step)),
   });
   switch (grip) {
     case 'carry':

@@ -48,7 +48,14 @@ function marksOf(piece: Piece, layer: Layer, batch: Batch): (i: number) => Mark 
 
 const sketchOf = (layer: Layer): Sketch => definitionOf(layer.kind).sketch?.(layer) ?? { as: 'dots' };
 /** Elements that each sort of drawing is made from. */
-const DRAWN_FROM: Record<Sketch['as'], number> = { dots: ENOUGH, lines: FEW, near: 120, sky: ENOUGH, shapes: FEW };
+const DRAWN_FROM: Record<Sketch['as'], number> = {
+  dots: ENOUGH,
+  lines: FEW,
+  near: 120,
+  pairs: FEW,
+  sky: ENOUGH,
+  shapes: FEW,
+};
 
 /** The lines of a sheet from side to side. */
 const rowsOf = ({ across, along }: DrawingOf<'sheet'>): number[] =>
@@ -62,6 +69,7 @@ function linesOf(piece: Piece, layer: Layer, share: number, batch: Batch): numbe
   const sketch = sketchOf(layer);
   if (sketch.as === 'near')
     return [...linkPoints(batch.position, null, { limit: sketch.metres, most: 3, tile: 0 }).pairs];
+  if (sketch.as === 'pairs') return [...sketch.pairs];
   if (sketch.as !== 'lines') return [];
   return definitionOf(layer.kind)
     .drawings(layer, share, worldOf(piece))
@@ -98,7 +106,7 @@ export function LayerDrawing({ piece, layer }: { piece: Piece; layer: Layer }) {
       (i) => batch.light[i] > 0 && batch.scale[i] > 0,
     );
     return {
-      marks: as === 'lines' ? [] : pick(shown.length).map((i) => mark(shown[i])),
+      marks: as === 'lines' || as === 'pairs' ? [] : pick(shown.length).map((i) => mark(shown[i])),
       lines: segments,
       bodies: definition.bodies?.(layer) === true,
     };

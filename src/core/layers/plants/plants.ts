@@ -5,9 +5,9 @@ import { grow } from '../../plants/grow';
 import { SPECIES } from '../../plants/species';
 import { box } from '../../solids/box';
 import { capsule, cone, sphere } from '../../solids/lathe';
-import { finishMesh, type Mesh } from '../../solids/mesh';
+import type { Mesh } from '../../solids/mesh';
 import type { FileRef } from '../../kept';
-import { detailsOf, giveDetails } from '../../solids/details/details';
+import { setAt } from '../../solids/details/details';
 import { newMatter } from '../../matter/kinds';
 import { MODELS } from '../../solids/models/model';
 import { PLAIN_SHAPE } from '../../solids/solid';
@@ -21,10 +21,7 @@ import { memo } from '../../memo';
 import { still } from '../../elements/extent';
 import { PlantsForm, type PlantsLayer, type SourceName } from './form';
 
-const raised = (mesh: Mesh): Mesh => {
-  const position = mesh.position.map((v, i) => (i % 3 === 1 ? v + 0.5 : v));
-  return finishMesh(position, mesh.normal, mesh.index, mesh.open);
-};
+const raised = (mesh: Mesh): Mesh => setAt(mesh, 1, [0, 0.5, 0]);
 
 const meshes = memo<Mesh>(200);
 
@@ -37,16 +34,7 @@ function standing(model: FileRef | null): Mesh {
     high = Math.max(high, whole.position[i]);
   }
   const scale = 1 / Math.max(1e-3, high - low);
-  const position = whole.position.map((v, i) => (i % 3 === 1 ? v - low : v) * scale);
-  const details = detailsOf(whole).map((detail) => ({
-    ...detail,
-    error: detail.error * scale,
-    longest: detail.longest * scale,
-  }));
-  let radius = 0;
-  for (let i = 0; i < position.length; i += 3)
-    radius = Math.max(radius, Math.hypot(position[i], position[i + 1], position[i + 2]));
-  return giveDetails({ ...whole, position, radius }, details);
+  return setAt(whole, scale, [0, -low * scale, 0]);
 }
 
 /** The mesh of a source, about one unit high, its foot at the origin. */

@@ -1,4 +1,5 @@
-import type { Mesh } from '../mesh';
+import type { Vec3 } from '../../space/vector';
+import { moved, type Mesh } from '../mesh';
 import { deviation, longestEdge } from './deviation';
 import { Simplifier } from './simplifier';
 
@@ -89,4 +90,17 @@ export function detailsOf(mesh: Mesh): readonly Detail[] {
   }
   known.set(mesh, details);
   return details;
+}
+
+/** A mesh made larger or smaller evenly, then moved; its details are those it had. */
+export function setAt(mesh: Mesh, by: number, [x, y, z]: Vec3): Mesh {
+  const position = mesh.position.map((v, i) => v * by + (i % 3 === 0 ? x : i % 3 === 1 ? y : z));
+  const out = moved(mesh, position, mesh.normal);
+  const details = known.get(mesh);
+  return details
+    ? giveDetails(
+        out,
+        details.map((detail) => ({ ...detail, error: detail.error * by, longest: detail.longest * by })),
+      )
+    : out;
 }

@@ -45,15 +45,23 @@ export function gripsOf(layer: Layer): Grip[] {
   ];
 }
 
+/** A layer that stands still where it is at a phase; itself where it is not carried about. */
+function stoodStill(layer: Layer, tile: number, phase: number): Layer {
+  const placement = definitionOf(layer.kind).placed?.(layer, tile) as object | undefined;
+  if (!placement) return layer;
+  // it may say more of where it is than its fields do
+  return stillAt(placement === layer ? layer : { ...layer, ...placement }, phase);
+}
+
 /** A piece whose layers stand still where they are at a phase; itself where none is carried about. */
 export function standing(piece: Piece, phase: number): Piece {
-  const layers = piece.layers.map((layer) => (definitionOf(layer.kind).placed ? stillAt(layer, phase) : layer));
+  const layers = piece.layers.map((layer) => stoodStill(layer, piece.tile, phase));
   return layers.every((layer, i) => layer === piece.layers[i]) ? piece : { ...piece, layers };
 }
 
 /** Where a layer is at a phase. */
 export function boxOf(piece: Piece, layer: Layer, lane: Lane, view: MapView, phase: number): Box {
-  const still = definitionOf(layer.kind).placed ? stillAt(layer, phase) : layer;
+  const still = stoodStill(layer, piece.tile, phase);
   const { centre, halfWidth, halfHeight, from, to, bend } = layerExtent(piece, still);
   const [middle, half] = lane === 'plan' ? [centre[0], halfWidth + bend] : [centre[1], halfHeight + bend];
   return {
