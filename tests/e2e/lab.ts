@@ -13,6 +13,28 @@ export const DEMOS = readdirSync('demo').map((name) => name.replace('.isomorph.j
 
 export const demoJson = (name: string): unknown => JSON.parse(readFileSync(`demo/${name}.isomorph.json`, 'utf8'));
 
+/** Which kinds a document has, and of what: its layers, treatments, routes, effects, lights, matter … */
+function kindsIn(value: unknown, of = ''): string[] {
+  if (typeof value !== 'object' || value === null) return [];
+  if (Array.isArray(value)) return value.flatMap((one: unknown) => kindsIn(one, of));
+  return Object.entries(value).flatMap(([name, inner]) =>
+    name === 'kind' ? [`${of} ${String(inner)}`] : kindsIn(inner, name),
+  );
+}
+
+/** Few of the demo pieces in which every kind that is in any stands: each next one has the most that the others lack. */
+export function coveringDemos(): string[] {
+  const left = new Map(DEMOS.map((name) => [name, new Set(kindsIn(demoJson(name)))]));
+  const out: string[] = [];
+  for (;;) {
+    const [name, kinds] = [...left].reduce((best, one) => (one[1].size > best[1].size ? one : best));
+    if (kinds.size === 0) return out;
+    out.push(name);
+    for (const others of left.values()) if (others !== kinds) for (const kind of kinds) others.delete(kind);
+    kinds.clear();
+  }
+}
+
 /** The page without interface, with the engine started. */
 export async function openLab(page: Page): Promise<void> {
   await page.goto('/lab');

@@ -20,6 +20,7 @@ import { bench, useBench, usePiece } from '../state/bench';
 import { AnimatedField } from './AnimatedField';
 import { Button } from './Button';
 import { ChoiceField } from './ChoiceField';
+import { ElementRows } from './ElementRows';
 import { FileField } from './FileField';
 import { MatterSamples } from './MatterSamples';
 import { MixedField } from './MixedField';
@@ -192,6 +193,16 @@ function FieldRow({ row: { field, control }, path, value, owner, closingStep }: 
         onChange={set}
       />
     );
+  if (control.control === 'element')
+    return (
+      <ElementRows
+        spec={control}
+        row={path.join('.')}
+        layer={valueAt(owner, 'layer') as string | null}
+        value={value as number}
+        onChange={set}
+      />
+    );
   if (control.control === 'points')
     return <PointRows path={path} points={value as readonly CurvePoint[]} hint={control.hint} />;
   return (
@@ -268,6 +279,7 @@ function Plain({
     case 'part':
     case 'points':
     case 'stretch':
+    case 'element':
       return null;
   }
 }

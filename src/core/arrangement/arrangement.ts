@@ -125,7 +125,7 @@ function halfOf(a: Arranged, tile: number): Vec3 {
 }
 
 /** Whether all of them look the same way, each as it is by itself. */
-const isUnturned = (a: Arranged): boolean =>
+export const isUnturned = (a: Arranged): boolean =>
   [a.turnX, a.turnY, a.turnZ].every((v) => v === 0) &&
   (!a.align || a.arrangement === 'grid' || a.arrangement === 'line' || ONE_BY_ONE.has(a.arrangement));
 

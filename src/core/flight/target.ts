@@ -1,4 +1,4 @@
-import { animated, choice, form, integer, layerRef, shownPart, type Field, type Info, type ValueOf } from '../forms';
+import { animated, choice, elementRef, form, layerRef, shownPart, type Field, type Info, type ValueOf } from '../forms';
 import type { Vec3 } from '../space/vector';
 
 const metres = { unit: 'm', min: -10_000, max: 10_000, comfort: 10 };
@@ -26,11 +26,8 @@ export const TARGET = form({
     when: { field: 'on', is: ['layer', 'element'] },
     hint: 'The layer that is meant; when the flight travels on, it goes along with it.',
   }),
-  element: integer(0, {
+  element: elementRef({
     label: 'Element',
-    min: 0,
-    max: 10_000_000,
-    comfort: 40,
     when: { field: 'on', is: ['element'] },
     hint: 'Which of its elements, counted from 0.',
   }),

@@ -79,6 +79,7 @@ export type ControlName =
   | 'lines'
   | 'file'
   | 'stretch'
+  | 'element'
   | 'shown'
   | 'parts'
   | 'part';

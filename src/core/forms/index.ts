@@ -14,6 +14,7 @@ export {
   type Heading,
   type Info,
 } from './field';
+export { elementRef } from './element';
 export { file } from './file';
 export { flag } from './flag';
 export {

@@ -121,6 +121,10 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   placed?(layer: L, tile: number): Placement;
   /** its outs are columns of elements.ts; those it does not name keep their rest */
   kernel: Kernel<V>;
+  /** elements that others may name: what there are several of, how many, and the names of those that each of these has; they are numbered one after another */
+  named?(layer: L): { one: string; many: number; names: readonly string[] } | null;
+  /** the element that is so numbered by others, where it is not that element */
+  numbered?(layer: L, number: number): number;
   /** elements of one tile, at a share 0..1 of the final count */
   elementCount(layer: L, share: number, world: World): number;
   /** the most elements it can have at the final count, where working out how many it has takes long */

@@ -23,6 +23,15 @@ export function presetLayer(kind: LayerKind, index: number, base: { id: string; 
   return LAYERS.schema.parse({ kind, ...base, ...fields, treatments: list });
 }
 
+/** What a layer is called, or one of its elements by its number. */
+export function nameIn(layer: Layer, element?: number): string {
+  if (element === undefined) return layer.name;
+  const named = definitionOf(layer.kind).named?.(layer);
+  if (!named || named.names.length === 0) return `${layer.name} ${element}`;
+  const of = named.many > 1 ? ` ${Math.min(named.many, Math.floor(element / named.names.length) + 1)}` : '';
+  return `${layer.name}${of}, ${named.names[element % named.names.length]}`;
+}
+
 /** The layer whose route a layer takes: itself, or the one it follows. */
 export function routedBy(layer: Layer): string | null {
   const { route, follows } = definitionOf(layer.kind);

@@ -108,7 +108,7 @@ interface Room {
 }
 
 /**
- * One element of a layer, by its index at the final count; the last for an index beyond, null where there are none. Costs
+ * One element of a layer, by its number at the final count; the last for an index beyond, null where there are none. Costs
  * as much as one element, once the layer has been looked at.
  * @throws RangeError when the piece has no such layer
  */
@@ -136,7 +136,7 @@ export function elementIn(
   const { moving, resting, pipeline } = room;
   const { elements } = moving;
   if (elements.count === 0) return null;
-  const i = Math.min(index, elements.count - 1);
+  const i = Math.min(definitionOf(layer.kind).numbered?.(layer, index) ?? index, elements.count - 1);
   // at rest again, as every element begins
   for (const [name, column] of Object.entries(columnsOf(resting))) {
     const whole = columnsOf(elements)[name];

@@ -1,4 +1,5 @@
 import type { RouteSetting } from '../flight/routes/definition';
+import { nameIn } from '../layers/kinds';
 import type { Piece } from '../piece/schema';
 import { routeOfLayer } from './route';
 
@@ -7,5 +8,8 @@ export const routeSetting = (piece: Piece): RouteSetting => ({
   tile: piece.tile,
   frames: piece.lap.frames,
   routeOf: (layerId) => routeOfLayer(piece, layerId),
-  nameOf: (layerId) => piece.layers.find(({ id }) => id === layerId)?.name,
+  nameOf: (layerId, element) => {
+    const layer = piece.layers.find(({ id }) => id === layerId);
+    return layer && nameIn(layer, element);
+  },
 });

@@ -2,6 +2,7 @@ import { Eye, Move3d } from 'lucide-react';
 import { useMemo } from 'react';
 import { cameraPose } from '../../../core/world/camera';
 import { routeOf } from '../../../core/flight/routes/kinds';
+import { nameIn } from '../../../core/layers/kinds';
 import { FLIGHT, FLIGHT_HEADINGS, flightSteps } from '../../../core/flight/form';
 import { routeSetting } from '../../../core/world/setting';
 import { depthLimitsMm, fieldOfViewDeg, hyperfocalMm, shutterSeconds } from '../../../core/lens/optics';
@@ -33,8 +34,8 @@ const turns = (n: number): string => `${Number(n.toFixed(3))} ${Math.abs(n) === 
 
 function nameOf(piece: Piece, target: Piece['flight']['aimAt']): string {
   if (target.on === 'point') return 'a point';
-  const name = piece.layers.find(({ id }) => id === target.layer)?.name ?? 'no layer yet';
-  return target.on === 'element' ? `${name} ${target.element}` : name;
+  const layer = piece.layers.find(({ id }) => id === target.layer);
+  return layer ? nameIn(layer, target.on === 'element' ? target.element : undefined) : 'no layer yet';
 }
 
 function summary(piece: Piece, phase: number, group: FlyGroup): string {

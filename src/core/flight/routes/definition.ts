@@ -54,7 +54,8 @@ export interface RouteSetting {
   frames: number;
   /** the route of a layer; straight where it has none */
   routeOf(layerId: string | null): RouteShape;
-  nameOf(layerId: string | null): string | undefined;
+  /** @param element one of its elements, by its number: then that is said too */
+  nameOf(layerId: string | null, element?: number): string | undefined;
 }
 
 /** What a route may know of its piece. */

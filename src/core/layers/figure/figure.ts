@@ -3,6 +3,7 @@ import {
   arrangementExtent,
   arrangementValues,
   indicesOf,
+  isUnturned,
   placesKey,
   restOf,
   totalOf,
@@ -110,6 +111,13 @@ function placedOf(layer: FigureLayer, tile: number): Placement {
   return { ...placement, ahead: { law: 'wound', start: placement.ahead, perLap: layer.tiles * tile } };
 }
 
+/** The height of its middle and half its height where it stands upright and keeps to its place; where it does not, as it is told and all of it. */
+function risen(layer: FigureLayer, half: number): { lift: Placement['above']; high: number } {
+  const { above, scale, pitch, bank } = layer;
+  const upright = pitch === 0 && bank === 0 && typeof above === 'number' && typeof scale === 'number';
+  return upright && isUnturned(layer) ? { lift: above + half * scale, high: half } : { lift: above, high: 2 * half };
+}
+
 const whole = (v: number): string => (v < 1 ? v.toFixed(2) : v.toFixed(1));
 
 export const figure: LayerDefinition<FigureLayer, FigureValues> = {
@@ -150,6 +158,17 @@ export const figure: LayerDefinition<FigureLayer, FigureValues> = {
         ]),
     ...ofModel(layer).flatMap(modelRemarks),
   ],
+  named: (layer) =>
+    layer.drawn === 'points'
+      ? null
+      : { one: 'Figure', many: totalOf(layer), names: motionAt(layer.motion).joints.map(({ name }) => name) },
+  // others number them figure by figure, so that another figure more renames none
+  numbered(layer, number) {
+    if (layer.drawn === 'points') return number;
+    const joints = motionAt(layer.motion).joints.length;
+    const figures = totalOf(layer);
+    return (number % joints) * figures + Math.min(figures - 1, Math.floor(number / joints));
+  },
   placed: placedOf,
   kernel: figureKernel,
   elementCount: (layer, share) => eachOf(layer, share) * totalOf(layer),
@@ -226,10 +245,12 @@ export const figure: LayerDefinition<FigureLayer, FigureValues> = {
     const largest = layer.tall * Math.max(1, layer.grow);
     const { far, around, up } = farOf(layer);
     const aside = (around + thick) * largest;
-    return arrangementExtent({ ...layer, ...placedOf(layer, world.tile) }, world, (far + thick) * largest, [
-      aside,
-      (up + thick) * largest,
-      aside,
-    ]);
+    const { lift, high } = risen(layer, (up / 2) * largest);
+    return arrangementExtent(
+      { ...layer, ...placedOf(layer, world.tile), above: lift },
+      world,
+      (far + thick) * largest,
+      [aside, high + thick * largest, aside],
+    );
   },
 };

@@ -7,7 +7,7 @@ import type { FigureLayer } from './form';
 
 export const presets: readonly Preset<FigureLayer>[] = [
   { label: 'Walker', fields: { above: -0.9, ahead: 5, heading: 200 } },
-  { label: 'Walker that goes ahead', fields: { travel: 'tiles', above: -0.9, ahead: 2 } },
+  { label: 'Walker that goes ahead', fields: { travel: 'tiles', above: -0.9, ahead: 4 } },
   {
     label: 'Tumbler of particles',
     fields: {
@@ -18,6 +18,7 @@ export const presets: readonly Preset<FigureLayer>[] = [
       light: 1.2,
       size: 0.0035,
       above: -0.9,
+      ahead: 6,
       heading: 120,
       gradient: ramp('#14323c', '#3fb5a2', '#f7e2a6'),
       placeBy: 'height',
@@ -32,7 +33,7 @@ export const presets: readonly Preset<FigureLayer>[] = [
       late: 1 / 9,
       above: -0.9,
       ahead: 6,
-      aside: -0.6,
+      aside: 1.1,
       heading: 0,
       placeBy: 'figure',
       gradient: ramp('#2c3e46', '#c9563a', '#f4d9a0'),
@@ -68,7 +69,7 @@ export const presets: readonly Preset<FigureLayer>[] = [
   {
     label: 'Capsules that shatter',
     fields: { bone: 'capsule', girth: 1.2, above: -0.9, ahead: 4, heading: 160 },
-    treatments: [{ kind: 'shatter' }],
+    treatments: [{ kind: 'shatter', away: 0.3, fall: 0.15, pieces: 12 }],
   },
   {
     label: 'Mannequin, to judge scale by',

@@ -1,4 +1,4 @@
-import { animated, choice, heading, integer, layerRef, type Info } from '../../forms';
+import { animated, choice, elementRef, heading, layerRef, type Info } from '../../forms';
 import { target, type Target } from '../../flight/target';
 import type { Animated } from '../../time/animated';
 import type { Vec3 } from '../../space/vector';
@@ -31,11 +31,8 @@ export const standing = ([aside, above, ahead]: Vec3) => ({
     },
   ),
   layer: layerRef({ label: 'Layer', of: 'any', none: 'None yet', ...things, hint: 'The layer it hangs on.' }),
-  element: integer(0, {
+  element: elementRef({
     label: 'Element',
-    min: 0,
-    max: 10_000_000,
-    comfort: 40,
     group: where,
     when: { field: 'hangs', is: ['element'] },
     hint: 'Which of its elements, counted from 0: it moves and turns with that.',

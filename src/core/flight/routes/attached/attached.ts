@@ -44,11 +44,9 @@ export const attached: RouteDefinition<AttachedRoute> = {
     };
   },
   summary(route, { nameOf }) {
-    const name = nameOf(route.to.layer);
     if (route.to.on === 'point') return 'attached to a point';
-    return name
-      ? `attached to ${name}${route.to.on === 'element' ? ` ${route.to.element}` : ''}`
-      : 'attached to nothing';
+    const name = nameOf(route.to.layer, route.to.on === 'element' ? route.to.element : undefined);
+    return name ? `attached to ${name}` : 'attached to nothing';
   },
   facing: () => OWN,
   closingSteps: () => ({}),
