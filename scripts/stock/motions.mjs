@@ -10,8 +10,7 @@ import { root } from '../run.mjs';
 /** @typedef {[number, number, number]} Vec3 @typedef {[number, number, number, number]} Turn */
 
 const vite = await modulesOf();
-/** @type {typeof import('../../src/core/space/vector')} */
-const { add, cross, dot, fromAxis, fromColumns, inverse, multiply, normalize, rotate, scale, subtract } =
+const { add, cross, fromAxis, fromColumns, inverse, multiply, normalize, rotate, scale, subtract } =
   await vite.ssrLoadModule('/src/core/space/vector.ts');
 
 const RATE = 60;
@@ -478,4 +477,3 @@ for (const [name, make] of Object.entries(MOTIONS)) {
   );
 }
 await vite.close();
-void dot;

@@ -104,5 +104,6 @@ const NOWHERE = {
   groundOf: () => null,
   groundKey: () => '',
   extentOf: () => still({}),
+  elementAt: () => null,
   cameraView: () => STILL,
 };

@@ -34,6 +34,8 @@ export interface World {
   groundKey(layerId: string): string;
   /** the extent of another layer; of a net, that of its own points */
   extentOf(layerId: string): Extent;
+  /** where an element of another layer is at a phase, by its number; null where there is none */
+  elementAt(layerId: string, number: number, phase: number): Vec3 | null;
   /** what the camera sees at a phase, which is not wrapped */
   cameraView(phase: number): CameraView;
 }

@@ -87,6 +87,8 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   rowOf?(layer: L): number;
   /** its surface, that others may stand on */
   ground?(layer: L, tile: number): GroundAt;
+  /** the layer whose element carries it: what that did before shows later */
+  carriedBy?(layer: L): string | null;
   /** other layers whose elements it is made of */
   madeOf?(layer: L): readonly (string | null)[];
   /** the layer as it is when it is asked for its extent by those it is made of */

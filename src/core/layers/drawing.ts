@@ -15,7 +15,7 @@ export interface Part {
 }
 
 /**
- * How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile; bodies are a mesh
+ * How the engine draws a layer's elements. Segment and triangle indices refer to elements of one tile; sized ones are at each end twice as wide as the element there is large; bodies are a mesh
  * drawn once for each of a stretch of elements, all of them or cut off at the layer’s edge, in as
  * much detail as shows or always `whole`; or of those alone that show `body` on a frame (LayerDefinition.bodiesOn). A surface is made of quads between rings of so many corners, each of so many copies, with or without a
  * gap after every second ring, and round from corner to corner or not; behind those rings there are two more past the end, and the one before the first. A sheet is so many cells across and
@@ -25,7 +25,7 @@ export interface Part {
  */
 export type Drawing =
   | { as: 'sprites'; order: Uint32Array; parts: Part[]; fair?: number; rows?: true }
-  | { as: 'segments'; pairs: Uint32Array }
+  | { as: 'segments'; pairs: Uint32Array; sized?: true }
   | { as: 'surface'; corners: number; copies: number; rings: number; gaps: boolean; round: boolean }
   | { as: 'sheet'; across: number; along: number }
   | { as: 'dome' }

@@ -15,7 +15,8 @@ import {
 } from '../space/vector';
 import { evaluateAnimated } from '../time/animated';
 import { preparedFlight, uprightAt, type Prepared } from './flight';
-import { sceneOf, type Scene } from './scene';
+import { elementIn } from './elements';
+import { sceneOf, type Means, type Scene } from './scene';
 import type { Place } from '../flight/routes/definition';
 import type { Flight } from '../flight/form';
 
@@ -156,8 +157,10 @@ function viewOf(piece: Piece, phase: number): CameraView {
   };
 }
 
+const MEANS: Means = { viewOf, elementIn };
+
 /** The prepared flight of a piece. */
-export const flightOf = (piece: Piece): Prepared => preparedFlight(piece, viewOf);
+export const flightOf = (piece: Piece): Prepared => preparedFlight(piece, MEANS);
 
 /** A piece with all that is worked out once for it. */
-export const sceneOfPiece = (piece: Piece): Scene => sceneOf(piece, viewOf);
+export const sceneOfPiece = (piece: Piece): Scene => sceneOf(piece, MEANS);

@@ -6,7 +6,7 @@ import { cross, dot, fromAxis, rotate, scale, subtract, add, type Vec3 } from '.
 import { handOver, type HandOffset } from '../flight/hand';
 import { handOf } from '../flight/handFields';
 import { worldMiddle } from './middle';
-import { sceneOf, type ViewOf } from './scene';
+import { sceneOf, type Means } from './scene';
 import { routeSetting } from './setting';
 import type { Place, RouteWorld, Sighted, Track, Travel } from '../flight/routes/definition';
 import { routeOf } from '../flight/routes/kinds';
@@ -52,11 +52,11 @@ export function carriedBy({ advance, turns, axis, centre }: Travel, share: numbe
   return [turned[0], turned[1], turned[2] - advance * share];
 }
 
-function prepare(piece: Piece, viewOf: ViewOf): Prepared {
+function prepare(piece: Piece, means: Means): Prepared {
   const { flight } = piece;
   const seconds = lapSeconds(piece.lap.frames, piece.lap.rate);
-  const still = sceneOf({ ...piece, flight: standing(flight) }, viewOf);
-  const own = sceneOf(piece, viewOf);
+  const still = sceneOf({ ...piece, flight: standing(flight) }, means);
+  const own = sceneOf(piece, means);
   const share = distanceShare(flight.speed);
   const definition = routeOf(flight.route.kind);
   const raw = remembered((target: Target, phase: number): Sighted => sightTarget(still, target, phase));
@@ -142,9 +142,9 @@ const kept = new WeakMap<Flight, { piece: Piece; prepared: Prepared }>();
 
 /**
  * The prepared flight of a piece; kept while the flight, the layers, the lap and the tile stay the same.
- * @param viewOf what the camera of a piece sees: the flight is a part of that, and must not look for it itself
+ * @param means what the camera of a piece sees, and where elements are: the flight is a part of that, and must not look for it itself
  */
-export function preparedFlight(piece: Piece, viewOf: ViewOf): Prepared {
+export function preparedFlight(piece: Piece, means: Means): Prepared {
   const found = kept.get(piece.flight);
   if (
     found &&
@@ -152,7 +152,7 @@ export function preparedFlight(piece: Piece, viewOf: ViewOf): Prepared {
       (found.piece.layers === piece.layers && found.piece.lap === piece.lap && found.piece.tile === piece.tile))
   )
     return found.prepared;
-  const prepared = prepare(piece, viewOf);
+  const prepared = prepare(piece, means);
   kept.set(piece.flight, { piece, prepared });
   return prepared;
 }

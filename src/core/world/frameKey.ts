@@ -1,3 +1,4 @@
+import { definitionOf } from '../layers/kinds';
 import { keyedIn } from '../forms/walk';
 import { drawnMoments, usedEffects } from '../look/effects/kinds';
 import { missingFiles } from '../piece/files';
@@ -33,6 +34,9 @@ const isOfNumbers = (value: Local['value']): value is Keyed => typeof value.keys
 const ofItsMoment = ({ treatments }: Layer): boolean =>
   treatments.every(({ kind, off }) => off || !(treatmentOf(kind).echoes ?? treatmentOf(kind).moment));
 
+const carries = (piece: Piece, { id }: Layer): boolean =>
+  piece.layers.some((other) => definitionOf(other.kind).carriedBy?.(other) === id);
+
 /** The piece without what is not seen, and is not what anything seen depends on. */
 function seenOf(piece: Piece): Piece {
   const named = (layer: Layer): boolean => {
@@ -53,8 +57,9 @@ function localKeys(piece: Piece): Local[] {
     const [room, index] = part.path;
     if (room === 'layers') {
       const layer = piece.layers[Number(index)];
-      // what the camera follows may be looked at at any moment
-      if (!ofItsMoment(layer) || JSON.stringify(flight).includes(JSON.stringify(layer.id))) return [];
+      // what the camera follows may be looked at at any moment, and what carries something shows in where that was
+      if (carries(piece, layer) || !ofItsMoment(layer) || JSON.stringify(flight).includes(JSON.stringify(layer.id)))
+        return [];
     }
     return keyedIn(part).flatMap(({ value, path, field }) =>
       field.control?.summed || field.control?.reaches ? [] : [{ path, value }],

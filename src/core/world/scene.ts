@@ -4,6 +4,7 @@ import { STRAIGHT } from '../elements/course';
 import type { CameraView, World } from '../elements/world';
 import { definitionOf, type Layer } from '../layers/kinds';
 import type { Piece } from '../piece/schema';
+import type { Vec3 } from '../space/vector';
 import { lapSeconds } from '../time/lap';
 import { SORTS, type Sort, type TreatmentContext } from '../treatments/definition';
 import { treatmentOf, type Treatment } from '../treatments/kinds';
@@ -11,6 +12,13 @@ import { routeOfLayer, standsOnce } from './route';
 
 /** What the camera of a piece sees at a phase, which is not wrapped. */
 export type ViewOf = (piece: Piece, phase: number) => CameraView;
+
+/** What of a piece is worked out by rooms that need its scene themselves. */
+export interface Means {
+  viewOf: ViewOf;
+  /** where an element is: see elements.ts */
+  elementIn(scene: Scene, layerId: string, number: number, at: number): { position: Vec3 } | null;
+}
 
 /** A piece, and what its things may know of it; what is worked out once for a layer is kept here. */
 export interface Scene {
@@ -25,7 +33,7 @@ const NOWHERE = still({});
 const scenes = new WeakMap<Piece, Scene>();
 
 /** The scene of a piece: the same for the same piece. */
-export function sceneOf(piece: Piece, viewOf: ViewOf): Scene {
+export function sceneOf(piece: Piece, { viewOf, elementIn }: Means): Scene {
   const known = scenes.get(piece);
   if (known) return known;
   const layerAt = (id: string): Layer | undefined => piece.layers.find((layer) => layer.id === id);
@@ -44,6 +52,8 @@ export function sceneOf(piece: Piece, viewOf: ViewOf): Scene {
       // nets may name one another: only its own points count
       return layer ? extentIn(scene, definitionOf(layer.kind).alone?.(layer) ?? layer) : NOWHERE;
     },
+    elementAt: (layerId, number, phase) =>
+      layerAt(layerId) ? (elementIn(scene, layerId, number, phase)?.position ?? null) : null,
     cameraView: (phase) => viewOf(piece, phase),
   };
   const scene: Scene = { piece, world, extents: new WeakMap() };

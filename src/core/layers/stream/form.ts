@@ -2,6 +2,7 @@ import { placement } from '../../elements/place/form';
 import {
   animated,
   choice,
+  elementRef,
   flag,
   form,
   heading,
@@ -29,7 +30,13 @@ const FORMS = {
   disc: 'A flat disc',
   surface: 'The surface of a body',
 };
-const PLACES = { age: 'By age', chance: 'By chance', group: 'By group', birth: 'By time of birth' };
+const PLACES = {
+  age: 'By age',
+  chance: 'By chance',
+  group: 'By group',
+  birth: 'By time of birth',
+  along: 'Along its ribbon',
+};
 const HEADINGS = { up: 'Up', down: 'Down', ahead: 'Ahead', back: 'Back', aside: 'Aside', outward: 'Outwards' };
 
 const emitter = heading('Emitter');
@@ -39,6 +46,10 @@ const over = heading('Over its life');
 const apart = heading('Groups');
 const body = { field: 'drawn', is: ['bodies'] };
 const mote = { field: 'drawn', is: ['particles'] };
+const ribbon = { field: 'drawn', is: ['ribbons'] };
+const light = { field: 'drawn', is: ['particles', 'ribbons'] };
+const byItself = { field: 'carried', is: ['no'] };
+const byElement = { field: 'carried', is: ['element'] };
 const sized = { field: 'form', is: ['box', 'plane', 'ball', 'disc', 'surface'] };
 const factor = { unit: '×', min: 0.05, max: 20, comfort: 3, decimals: 2, group: apart };
 
@@ -104,9 +115,33 @@ export const StreamForm = form({
     group: emitter,
     hint: 'Whole rounds in a lap.',
   }),
+  carried: choice(
+    'no',
+    { no: 'By nothing', element: 'By an element' },
+    {
+      label: 'Carried',
+      group: emitter,
+      hint: 'By an element of another layer, as the joint of a figure, it goes wherever that goes, and hands on its motion.',
+    },
+  ),
+  layer: layerRef({
+    label: 'Layer',
+    of: 'any',
+    none: 'None yet',
+    group: emitter,
+    when: byElement,
+    hint: 'The layer whose element carries the emitter.',
+  }),
+  element: elementRef({
+    label: 'Element',
+    group: emitter,
+    when: byElement,
+    hint: 'Which of its elements, counted from 0.',
+  }),
   travels: flag(false, {
     label: 'Travels the route',
     group: emitter,
+    when: byItself,
     hint: 'The emitter moves along the travel, through the tile.',
   }),
   rounds: integer(1, {
@@ -116,13 +151,13 @@ export const StreamForm = form({
     max: 64,
     comfort: 4,
     group: emitter,
-    when: { field: 'travels', is: [true] },
+    when: [byItself, { field: 'travels', is: [true] }],
     hint: 'Tiles it travels in a lap.',
   }),
   follow: layerRef({
     label: 'Follows',
     group: emitter,
-    when: { field: 'travels', is: [true] },
+    when: [byItself, { field: 'travels', is: [true] }],
     hint: 'The tunnel whose route it travels.',
   }),
   stated: choice(
@@ -263,9 +298,45 @@ export const StreamForm = form({
   }),
   drawn: choice(
     'particles',
-    { particles: 'Particles of light', bodies: 'Bodies' },
-    { label: 'Drawn as', group: over, hint: 'Points of light, or a body for each.' },
+    { particles: 'Particles of light', ribbons: 'Ribbons of light', bodies: 'Bodies' },
+    { label: 'Drawn as', group: over, hint: 'Points of light, the way each has come as a ribbon, or a body for each.' },
   ),
+  ribbon: number(0.8, {
+    label: 'Reaches back',
+    unit: 's',
+    min: 0.01,
+    max: 60,
+    comfort: 4,
+    decimals: 2,
+    group: over,
+    when: ribbon,
+    hint: 'Seconds of its way that a ribbon shows.',
+  }),
+  nodes: integer(20, {
+    label: 'Steps',
+    min: 2,
+    max: 120,
+    comfort: 40,
+    group: over,
+    when: ribbon,
+    hint: 'Straight pieces of a ribbon: more for ways that bend much.',
+  }),
+  ribbonWidth: profile([1, 0.9, 0.75, 0.6, 0.45, 0.3, 0.18, 0.05], {
+    label: 'Width along it',
+    min: 0,
+    max: 2,
+    group: over,
+    when: ribbon,
+    hint: 'From its head to its tail, as multiples of the size.',
+  }),
+  ribbonLight: profile([1, 0.8, 0.6, 0.45, 0.3, 0.2, 0.1, 0], {
+    label: 'Light along it',
+    min: 0,
+    max: 2,
+    group: over,
+    when: ribbon,
+    hint: 'From its head to its tail.',
+  }),
   size: number(0.012, {
     label: 'Size',
     unit: 'mm',
@@ -275,7 +346,7 @@ export const StreamForm = form({
     display: 1000,
     decimals: 1,
     group: over,
-    hint: 'Radius in millimetres where the size curve is 1.',
+    hint: 'Radius in millimetres where the size curve is 1; half the width of a ribbon.',
   }),
   variation: number(0.5, {
     label: 'Size variation',
@@ -297,7 +368,7 @@ export const StreamForm = form({
     min: 0,
     max: 2,
     group: over,
-    when: mote,
+    when: light,
     hint: 'From birth to death.',
   }),
   ...spriteFields(over, [mote]),
@@ -348,7 +419,7 @@ export const StreamForm = form({
     max: 10_000,
     comfort: 40,
     group: tint,
-    when: mote,
+    when: light,
     hint: 'Brightness.',
   }),
   gradient: gradientField(['#fff1cf', '#ff9a4a', '#5a1a2a']),
@@ -356,7 +427,7 @@ export const StreamForm = form({
   placeSpread: spreadField(),
   ...bodyFields,
   once: placement.once,
-  ...shownIf(without(placement, 'once'), { field: 'travels', is: [false] }),
+  ...shownIf(without(placement, 'once'), byItself, { field: 'travels', is: [false] }),
   ...layerSeed,
 });
 export type StreamLayer = ValueOf<typeof StreamForm>;

@@ -1,6 +1,6 @@
 // One particle of a stream in closed form: nothing is stepped, any moment stands alone.
 // @choice streamForm point box plane ball disc surface
-// @choice streamPlace age chance group birth
+// @choice streamPlace age chance group birth along
 // @kernel stream streamElement id rest
 // @include ../../random/hash.glsl
 // @include ../../noise/moment.glsl
@@ -28,6 +28,29 @@ void streamBirth(int form, vec3 extent, vec4 u, vec4 rest, out vec3 at, out vec3
   }
 }
 
+// Where an emitter is that something carries, and how far it goes in a lap at that pace, through four of `samples` places of the lap around (Catmull and
+// Rom, Computer Aided Geometric Design, 1974). gain: what the carrier is farther on after a lap.
+void carriedAt(sampler2D way, int samples, vec3 gain, float lap, out vec3 at, out vec3 pace) {
+  float many = float(samples);
+  float laps = floor(lap);
+  float x = (lap - laps) * many;
+  int i1 = min(int(x), samples - 1);
+  float u = x - float(i1);
+  int i0 = i1 == 0 ? samples - 1 : i1 - 1;
+  int i2 = i1 + 1 == samples ? 0 : i1 + 1;
+  int i3 = i2 + 1 == samples ? 0 : i2 + 1;
+  vec3 p0 = texelFetch(way, ivec2(i0 & 1023, i0 >> 10), 0).xyz - (i1 == 0 ? gain : vec3(0.0));
+  vec3 p1 = texelFetch(way, ivec2(i1 & 1023, i1 >> 10), 0).xyz;
+  vec3 p2 = texelFetch(way, ivec2(i2 & 1023, i2 >> 10), 0).xyz + (i1 + 1 == samples ? gain : vec3(0.0));
+  vec3 p3 = texelFetch(way, ivec2(i3 & 1023, i3 >> 10), 0).xyz + (i1 + 2 >= samples ? gain : vec3(0.0));
+  vec3 m1 = (p2 - p0) * 0.5;
+  vec3 m2 = (p3 - p1) * 0.5;
+  float u2 = u * u;
+  float u3 = u2 * u;
+  at = p1 * (2.0 * u3 - 3.0 * u2 + 1.0) + m1 * (u3 - 2.0 * u2 + u) + p2 * (3.0 * u2 - 2.0 * u3) + m2 * (u3 - u2) + gain * laps;
+  pace = ((p2 - p1) * (6.0 * (u - u2)) + m1 * (3.0 * u2 - 4.0 * u + 1.0) + m2 * (3.0 * u2 - 2.0 * u)) * many;
+}
+
 // births per lap, of which the first `drawn` are shown; step is a whole number without a common factor: it spreads any first ones evenly over the lap;
 // generations: how many laps the longest life spans; seconds of a lap; form: 0 point, 1 box, 2 plane, 3 ball, 4 disc,
 // 5 surface of a body (rest holds the place); extent in metres; speed m/s along heading (unit vector), spread 0 straight on
@@ -35,16 +58,20 @@ void streamBirth(int form, vec3 extent, vec4 u, vec4 rest, out vec3 at, out vec3
 // shares of it; drag per second; wind m/s; gravity m/s²; turbulence: metres an old particle is carried, whirl: its noise, and a table
 // of the moment (noise/moment.glsl);
 // groups, and the factors from each to the next of speed, life, drag and size; travel: metres per lap the emitter moves on
-// its route, circle: metres of the ring it goes around, turns of it per lap; profiles: size and light over life; placeBy: 0 by
-// age, 1 by chance, 2 by group, 3 by time of birth.
+// its route, circle: metres of the ring it goes around, turns of it per lap; profiles: size and light over life; nodes: places that a ribbon has, its head and earlier ones, 1 where there are none, a share nodeStep of the lap apart, with
+// profiles of width and light along it; carried: 1 by something, whose way is a table of places over the lap; placeBy: 0 by
+// age, 1 by chance, 2 by group, 3 by time of birth, 4 along the ribbon.
 void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int step_, int generations, float seconds, int form, vec3 extent,
                    vec3 heading, float speed, float speedSpread, float spread, int outwards, float life, float lifeSpread,
                    float early, float drag, vec3 wind, vec3 gravity, float turbulence, vec3 whirlScale, ivec3 whirlPeriod,
                    int whirlCycles, sampler2D whirl, ivec3 whirlFrom, ivec3 whirlSize, int whirlOctaves, int groups, vec4 groupFactors, float travel, float tile, float circle, float circleTurns,
                    vec4 course, sampler2D track, float routeOn, float radius, float variation, vec4 sizeA, vec4 sizeB,
-                   vec4 lightA, vec4 lightB, int placeBy, float placeSpread, float lap, out vec3 position, out vec4 rotation,
+                   vec4 lightA, vec4 lightB, int nodes, float nodeStep, vec4 widthA, vec4 widthB, vec4 fadeA, vec4 fadeB, int carried, sampler2D way,
+                   int waySamples, vec3 wayGain, int placeBy, float placeSpread, float lap, out vec3 position, out vec4 rotation,
                    out float size, out float place, out float light, out float fade, out float order, out uint key) {
-  int index = int(id);
+  int whole = int(id);
+  int index = whole / nodes;
+  int node = whole - index * nodes;
   int generation = index / drawn;
   int slot = index - generation * drawn;
   key = uint(slot);
@@ -57,13 +84,16 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
   // every one takes the place of the one before it
   float spans = float(generations);
   float since = fract((lap - born + float(generation)) / spans) * spans;
-  float age = since * seconds;
+  // an earlier place of its way is where it was then
+  float earlier = float(node) * nodeStep;
+  float now = lap - earlier;
+  float age = max(0.0, (since - earlier) * seconds);
   int group = slot % groups;
   float many = float(group);
   float lasting = life * (1.0 + (unit(h.y) * 2.0 - 1.0) * lifeSpread) * pow(groupFactors.y, many);
   if (unit(h.z) < early) lasting *= 0.15 + 0.75 * unit(h.w);
   float t = age / max(lasting, 1e-4);
-  fade = t < 1.0 ? 1.0 : 0.0;
+  fade = t < 1.0 && since >= earlier ? 1.0 : 0.0;
   t = min(t, 1.0);
   order = born;
 
@@ -84,6 +114,13 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
     float turn = then * circleTurns;
     from = vec3(sinTurn(turn) * circle, cosTurn(turn) * circle, 0.0);
     going = vec3(from.y, -from.x, 0.0) * (TAU * circleTurns / seconds);
+  }
+  if (carried == 1) {
+    vec3 brought;
+    vec3 pace;
+    carriedAt(way, waySamples, wayGain, then, brought, pace);
+    from += brought;
+    going += pace / seconds;
   }
   rotation = vec4(0.0, 0.0, 0.0, 1.0);
   if (routeOn > 0.5) {
@@ -110,14 +147,19 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
     ivec3 first;
     ivec3 many;
     windowOf(whirlFrom, whirlSize, 0, whirlOctaves, first, many);
-    vec3 carried = curlAt(position * whirlScale, whirlPeriod, seed + 61u, lap, whirlCycles, whirl, 0, first, many);
+    vec3 carried = curlAt(position * whirlScale, whirlPeriod, seed + 61u, now, whirlCycles, whirl, 0, first, many);
     // grows with age, so nothing jumps at birth
     position += carried * (turbulence * 0.39 * t * (2.0 - t));
   }
   float grown = pow(groupFactors.w, many);
   size = radius * grown * exp2((unit(f.w) * 2.0 - 1.0) * variation) * profileAt(sizeA, sizeB, t);
   light = profileAt(lightA, lightB, t);
+  float back = nodes > 1 ? float(node) / float(nodes - 1) : 0.0;
+  if (nodes > 1) {
+    size *= profileAt(widthA, widthB, back);
+    light *= profileAt(fadeA, fadeB, back);
+  }
   place = placeBy == STREAM_PLACE_AGE ? t : placeBy == STREAM_PLACE_CHANCE ? unit(pcg4d(uvec4(key, seed, 57u, 0u)).x)
-        : placeBy == STREAM_PLACE_GROUP ? many / max(1.0, float(groups - 1)) : born;
+        : placeBy == STREAM_PLACE_GROUP ? many / max(1.0, float(groups - 1)) : placeBy == STREAM_PLACE_ALONG ? back : born;
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
 }

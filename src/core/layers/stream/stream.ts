@@ -19,13 +19,14 @@ import { surfacePoints } from '../../solids/surface';
 import { evaluateAnimated } from '../../time/animated';
 import { spriteOf, withModel } from '../base';
 import { carriedAlong, courseValues, paceOf } from '../../elements/course';
-import { boxOf } from '../../elements/extent';
+import { boxOf, still } from '../../elements/extent';
 import type { LayerDefinition } from '../definition';
 import { placedExtent } from '../../elements/place/place';
 import { birthsOf, type Births } from './births';
 import { streamForm, streamKernel, streamPlace, type StreamValues } from './stream.gen';
 import { presets } from './presets';
 import { StreamForm, type StreamLayer } from './form';
+import { wayOf } from './way';
 
 const HEADING_VECTOR = {
   up: [0, 1, 0],
@@ -37,9 +38,12 @@ const HEADING_VECTOR = {
 } as const;
 const groupFactor = (each: number, groups: number): number => Math.max(1, each ** (groups - 1));
 
-/** The longest life of any particle in seconds. */
+/** The longest that anything of a particle is there, in seconds. */
 const longestLife = (layer: StreamLayer): number =>
-  layer.life * (1 + layer.lifeSpread) * groupFactor(layer.groupLife, layer.groups);
+  layer.life * (1 + layer.lifeSpread) * groupFactor(layer.groupLife, layer.groups) +
+  (isRibbons(layer) ? layer.ribbon : 0);
+
+const isRibbons = (layer: StreamLayer): boolean => layer.drawn === 'ribbons';
 
 const rateOf = (layer: StreamLayer): number => (layer.stated === 'rate' ? layer.rate : layer.alive / layer.life);
 
@@ -54,7 +58,12 @@ const drawnOf = ({ births: all }: Births, share: number): number => Math.max(1, 
 const EVEN = [1, 1, 1, 1, 1, 1, 1, 1];
 
 const isBodies = (layer: StreamLayer): boolean => layer.drawn === 'bodies';
-const travelling = (layer: StreamLayer): Placement => (layer.travels ? { ...UNPLACED, once: layer.once } : layer);
+/** Places of each particle that are drawn: its own, or those of its ribbon. */
+const nodesOf = (layer: StreamLayer): number => (isRibbons(layer) ? layer.nodes : 1);
+/** Whether its emitter goes along a route. */
+const alongRoute = (layer: StreamLayer): boolean => layer.travels && layer.carried === 'no';
+const travelling = (layer: StreamLayer): Placement =>
+  alongRoute(layer) || layer.carried !== 'no' ? { ...UNPLACED, once: layer.once } : layer;
 
 /** The body it is made of, or whose surface it comes from, in a size of its own. */
 const sourceIn = (layer: StreamLayer): Source => ({ ...layer, exchanges: [] });
@@ -68,8 +77,9 @@ function reachOf(layer: StreamLayer, context: World): { half: [number, number, n
   const route = context.routeOf(layer.follow);
   const age = longestLife(layer);
   const inherited =
+    (wayOf(layer, context)?.fastest ?? 0) +
     layer.circle * 2 * Math.PI * Math.abs(layer.circleTurns) +
-    (layer.travels ? paceOf(route, context.tile) * context.tile * Math.abs(layer.rounds) : 0);
+    (alongRoute(layer) ? paceOf(route, context.tile) * context.tile * Math.abs(layer.rounds) : 0);
   const fastest =
     layer.speed * (1 + layer.speedSpread) * groupFactor(layer.groupSpeed, layer.groups) + inherited / context.seconds;
   const k = layer.drag * Math.min(1, layer.groupDrag ** (layer.groups - 1));
@@ -106,8 +116,11 @@ function whirlOf(layer: StreamLayer, context: World, phase: number, share: numbe
   const { half, radius } = reachOf(layer, context);
   const { table, from, size, octaves } = momentOf(
     { ...noise, seed: layer.seed + WHIRL_SEED, potentials: 3, lap: phase, cycles: layer.whirlCycles, octaves: 1 },
-    boxOf(layer.travels ? stream.extent(layer, context) : placedExtent(UNPLACED, half, radius)),
-    layer.turbulence > 0 ? stream.elementCount(layer, share, context) : 0,
+    boxOf(
+      layer.travels || layer.carried !== 'no' ? stream.extent(layer, context) : placedExtent(UNPLACED, half, radius),
+    ),
+    // a ribbon has been through the noise of other moments
+    layer.turbulence > 0 && !isRibbons(layer) ? stream.elementCount(layer, share, context) : 0,
   );
   return {
     whirlScale: noise.scale,
@@ -118,6 +131,19 @@ function whirlOf(layer: StreamLayer, context: World, phase: number, share: numbe
     whirlSize: size,
     whirlOctaves: octaves,
   };
+}
+
+const NO_WAY = new Float64Array(4);
+
+/** Each place of each ribbon and the one before it. */
+function ribbonPairs(many: number, nodes: number): Uint32Array {
+  const out = new Uint32Array(many * (nodes - 1) * 2);
+  for (let ribbon = 0, i = 0; ribbon < many; ribbon++)
+    for (let node = 1; node < nodes; node++) {
+      out[i++] = ribbon * nodes + node - 1;
+      out[i++] = ribbon * nodes + node;
+    }
+  return out;
 }
 
 export const stream: LayerDefinition<StreamLayer, StreamValues> = {
@@ -131,19 +157,20 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
   takesFile: (layer, kind, file) => (kind === 'model' && isBodies(layer) ? withModel(layer, file) : null),
   notes: (layer) => usedBody(layer).flatMap(modelNotes),
   remarks: (layer) => usedBody(layer).flatMap(modelRemarks),
+  carriedBy: ({ carried, layer }) => (carried === 'element' ? layer : null),
   follows: (layer) => layer.follow,
-  liesAlong: (layer) => layer.travels,
+  liesAlong: alongRoute,
   placed: travelling,
   kernel: streamKernel,
   elementCount(layer, share, context) {
     const all = streamBirths(layer, context.seconds);
-    return drawnOf(all, share) * all.generations;
+    return drawnOf(all, share) * all.generations * nodesOf(layer);
   },
   counted(layer, share, context) {
     const { rate } = streamBirths(layer, context.seconds);
     return { count: Math.round(rate * layer.life * share), noun: `alive, ${Number(rate.toFixed(2))} born a second` };
   },
-  tiled: (layer) => layer.travels,
+  tiled: alongRoute,
   turnStep: (layer, axis, each) => (each && isBodies(layer) ? sourceTurnStep(bodyOf(sourceIn(layer)), axis) : 1),
   rest(layer, context, share) {
     if (layer.form !== 'surface') return null;
@@ -151,18 +178,26 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
     const { generations } = all;
     const born = drawnOf(all, share);
     const one = surfacePoints(surfaceOf(layer), born, layer.seed);
-    const out = new Float32Array(born * generations * 4);
+    const nodes = nodesOf(layer);
+    const out = new Float32Array(born * generations * nodes * 4);
     for (let g = 0; g < generations; g++)
-      for (let i = 0; i < one.length; i++)
-        out[g * one.length + i] = one[i] * [layer.width, layer.height, layer.depth, 1][i % 4];
+      for (let i = 0; i < one.length; i++) {
+        const value = one[i] * [layer.width, layer.height, layer.depth, 1][i % 4];
+        const [particle, k] = [g * born + Math.floor(i / 4), i % 4];
+        for (let node = 0; node < nodes; node++) out[(particle * nodes + node) * 4 + k] = value;
+      }
     return out;
   },
   values(layer, context, phase, share) {
     const all = streamBirths(layer, context.seconds);
-    const route = context.routeOf(layer.travels ? layer.follow : null);
+    const route = context.routeOf(alongRoute(layer) ? layer.follow : null);
     const [sizeA, sizeB] = profileHalves(layer.sizeLife);
     const [lightA, lightB] = profileHalves(isBodies(layer) ? EVEN : layer.lightLife);
     const whirl = whirlOf(layer, context, phase, share);
+    const [widthA, widthB] = profileHalves(layer.ribbonWidth);
+    const [fadeA, fadeB] = profileHalves(layer.ribbonLight);
+    const nodes = nodesOf(layer);
+    const way = wayOf(layer, context);
     return {
       seed: layer.seed,
       births: all.births,
@@ -192,7 +227,7 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
       circle: layer.circle,
       circleTurns: layer.circleTurns,
       ...courseValues(route),
-      routeOn: layer.travels ? 1 : 0,
+      routeOn: alongRoute(layer) ? 1 : 0,
       // a mesh is one size across, a particle's size is its radius
       radius: layer.size * (isBodies(layer) ? 2 : 1),
       variation: layer.variation,
@@ -200,6 +235,16 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
       sizeB,
       lightA,
       lightB,
+      nodes,
+      nodeStep: layer.ribbon / Math.max(1, nodes - 1) / context.seconds,
+      widthA,
+      widthB,
+      fadeA,
+      fadeB,
+      carried: way ? 1 : 0,
+      way: way?.table ?? NO_WAY,
+      waySamples: way ? way.table.length / 4 : 1,
+      wayGain: way?.gain ?? [0, 0, 0],
       placeBy: streamPlace[layer.placeBy],
       placeSpread: layer.placeSpread,
       lap: phase,
@@ -208,12 +253,15 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
   drawings(layer, share, context): Drawing[] {
     const count = stream.elementCount(layer, share, context);
     if (isBodies(layer)) return [{ as: 'bodies', mesh: surfaceOf(layer), first: 0, count }];
+    if (isRibbons(layer))
+      return [{ as: 'segments', pairs: ribbonPairs(count / layer.nodes, layer.nodes), sized: true }];
     const order = Uint32Array.from({ length: count }, (_, id) => id);
     const { generations } = streamBirths(layer, context.seconds);
     return [{ as: 'sprites', order, parts: [{ from: 0, to: 1, first: 0, count }], fair: count / generations }];
   },
   structure: (layer) => [
     layer.drawn,
+    nodesOf(layer),
     layer.form === 'surface' && [layer.width, layer.height, layer.depth, layer.seed],
     (layer.form === 'surface' || isBodies(layer)) && sourceOf(sourceIn(layer)),
   ],
@@ -229,7 +277,23 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
   light: (layer, phase) => (isBodies(layer) ? 1 : evaluateAnimated(layer.light, phase)),
   extent(layer, context) {
     const { half, radius } = reachOf(layer, context);
-    if (!layer.travels) return placedExtent(layer, half, radius);
+    const way = wayOf(layer, context);
+    if (way) {
+      const { low, high } = way;
+      const [wide, tall, deep] = [0, 1, 2].map((k) => (high[k] - low[k]) / 2 + half[k]);
+      // it has been that way for as long as the longest of its particles live
+      const back = Math.abs(way.gain[2]) * (1 + longestLife(layer) / context.seconds);
+      const middle = -(low[2] + high[2]) / 2;
+      return still({
+        halfWidth: wide + Math.abs(way.gain[0]),
+        halfHeight: tall + Math.abs(way.gain[1]),
+        centre: [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2],
+        from: middle - deep - back,
+        to: middle + deep + back,
+        body: radius,
+      });
+    }
+    if (!alongRoute(layer)) return placedExtent(travelling(layer), half, radius);
     const route = context.routeOf(layer.follow);
     const along = context.tile / 2;
     const place: Placement = { ...UNPLACED, ahead: along };

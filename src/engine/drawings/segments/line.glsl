@@ -1,5 +1,5 @@
 // What a line lies between. Needs frame/view.glsl. With LINKS defined a line joins points of two sets, which may be one, is
-// coloured by how near they are, and fades out at the limit.
+// coloured by how near they are, and fades out at the limit. With SIZED defined a line is at each end as wide as the element there is large.
 uniform sampler2D uLines;    // of every line: the numbers of its elements; with LINKS also closeness when the shutter opens and closes, and then tiles the second is moved by
 uniform sampler2D uOpenPlace;
 uniform sampler2D uClosePlace;
@@ -18,7 +18,7 @@ uniform float uWidth;        // metres
 
 const float NEAR = 0.03;     // metres: what is nearer is cut off
 
-struct Line { ivec2 a; ivec2 b; vec3 openA; vec3 openB; vec3 closeA; vec3 closeB; vec2 closeness; };
+struct Line { ivec2 a; ivec2 b; vec3 openA; vec3 openB; vec3 closeA; vec3 closeB; vec2 closeness; vec2 radii; };
 
 ivec2 rowsOf(int i) { return ivec2(i & 1023, i >> 10); }
 
@@ -38,10 +38,17 @@ Line lineOf(int index, int repetition) {
   line.a = rowsOf(int(ends.x));
   line.b = rowsOf(int(ends.y));
   line.closeness = vec2(1.0);
-  line.openB = texelFetch(uOpenPlace, line.b, 0).xyz + moved;
+  vec4 endB = texelFetch(uOpenPlace, line.b, 0);
+  line.openB = endB.xyz + moved;
   line.closeB = texelFetch(uClosePlace, line.b, 0).xyz + moved;
 #endif
-  line.openA = texelFetch(uOpenPlace, line.a, 0).xyz + moved;
+  vec4 endA = texelFetch(uOpenPlace, line.a, 0);
+  line.openA = endA.xyz + moved;
+#ifdef LINKS
+  line.radii = vec2(0.0);
+#else
+  line.radii = vec2(endA.w, endB.w);
+#endif
   line.closeA = texelFetch(uClosePlace, line.a, 0).xyz + moved;
   return line;
 }
@@ -67,11 +74,15 @@ bool cutByMirror(inout vec3 a, inout vec3 b) {
 // the least blur along a line, pixels
 float leastBlur(float ra, float rb) { return ra * rb < 0.0 ? 0.0 : min(abs(ra), abs(rb)); }
 
-// half of its width at a depth, pixels
-float halfWidth(float depth) {
+// half of its width at a depth, pixels. radius: metres of the element there
+float halfWidth(float depth, float radius) {
 #ifdef LINKS
   return 0.5 * uThickness * uPicture.y;
 #else
+#ifdef SIZED
+  return radius * uPixelFocal / over(depth);
+#else
   return 0.5 * uWidth * uPixelFocal / over(depth);
+#endif
 #endif
 }

@@ -6,9 +6,9 @@ import { Lines } from './lines';
 /** Lines between fixed pairs of elements. */
 export const segments: DrawingKind<DrawingOf<'segments'>> = {
   as: 'segments',
-  make({ pairs }, { gpu, view }): LightDrawn {
+  make({ pairs, sized }, { gpu, view }): LightDrawn {
     const own = { ...momentUniforms(), uWidth: { value: 0 }, uTile: { value: 1 } };
-    const lines = new Lines(gpu, { ...view, ...own });
+    const lines = new Lines(gpu, { ...view, ...own }, sized ? '#define SIZED\n' : '');
     const count = pairs.length / 2;
     const texels = new Float32Array(count * 4);
     for (let i = 0; i < count; i++) texels.set(pairs.subarray(i * 2, i * 2 + 2), i * 4);

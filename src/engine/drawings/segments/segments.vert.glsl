@@ -60,8 +60,8 @@ void main() {
   vec2 pb = b.xy * (uPixelFocal / over(db)) + uPicture * 0.5;
   float ra = blurPx(da);
   float rb = blurPx(db);
-  float ha = halfWidth(da);
-  float hb = halfWidth(db);
+  float ha = halfWidth(da, line.radii.x);
+  float hb = halfWidth(db, line.radii.y);
   vec2 along = pb - pa;
   float len = length(along);
   along = len > 1e-4 ? along / len : vec2(1.0, 0.0);

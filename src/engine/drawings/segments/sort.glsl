@@ -23,7 +23,7 @@ int classOf(ivec2 texel, int repetition) {
   // metres that blur, width and a soft edge reach at the depth where they reach farthest
   float deep = -min(min(min(a0.z, b0.z), min(a2.z, b2.z)), min(a.z, b.z));
   float near = -max(max(max(a0.z, b0.z), max(a2.z, b2.z)), max(a.z, b.z));
-  float by = lensReach(max(near, 0.0), deep) + (halfWidth(max(near, NEAR)) + 4.0) * over(max(deep, NEAR)) / uPixelFocal;
+  float by = lensReach(max(near, 0.0), deep) + (halfWidth(max(near, NEAR), max(line.radii.x, line.radii.y)) + 4.0) * over(max(deep, NEAR)) / uPixelFocal;
   for (int k = 0; k < SIDES; k++) {
     vec3 side;
     float back;
