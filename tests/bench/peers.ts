@@ -187,6 +187,34 @@ export function ballsPace(width: number, height: number, steps: number, count: n
   );
 }
 
+/** Milliseconds a frame of so many bare straight lines a pixel wide, added, that stand still in a box. */
+export function linesPace(width: number, height: number, count: number, frames: number): number {
+  const canvas = new OffscreenCanvas(width, height);
+  const renderer = new THREE.WebGLRenderer({ canvas: canvas as unknown as HTMLCanvasElement, antialias: false });
+  renderer.setSize(width, height, false);
+  const ends = new Float32Array(count * 6);
+  for (let i = 0; i < count; i++) {
+    // a short way from a place spread evenly, as pieces of ribbons are
+    const at = [0.7548, 0.5698, 0.4301].map((step) => ((i * step) % 1) - 0.5);
+    const [x, y, z] = [at[0] * 5, at[1] * 5, at[2] * 5 - 7];
+    ends.set([x, y, z, x + 0.05 * Math.sin(i), y + 0.05 * Math.cos(i), z], i * 6);
+  }
+  const geometry = new THREE.BufferGeometry().setAttribute('position', new THREE.BufferAttribute(ends, 3));
+  const material = new THREE.LineBasicMaterial({
+    color: 0x998866,
+    blending: THREE.AdditiveBlending,
+    depthWrite: false,
+  });
+  const scene = new THREE.Scene().add(new THREE.LineSegments(geometry, material));
+  return scenePace(
+    renderer,
+    scene,
+    new THREE.PerspectiveCamera(32, width / height, 0.03, 100),
+    [width, height],
+    frames,
+  );
+}
+
 /** Sharpening as an effect of the peer. */
 class Sharpened extends Effect {
   constructor() {

@@ -21,6 +21,7 @@ import {
 import { liveRows, nearRows, playing, startRow, titleRow, WINDOW } from './live.mjs';
 import { modelRow, readingRow } from './models.mjs';
 import { screenRows } from './screens.mjs';
+import { streakRows } from './streaks.mjs';
 
 const light = process.argv.includes('--light');
 /** The only thing that is measured, when there is one. */
@@ -133,6 +134,7 @@ const DRAWN = {
   rebuild: rebuildRow,
   export: exportRow,
   models: modelRow,
+  streaks: streakRows,
 };
 const names = Object.keys(DRAWN).filter((name, i) => (only ? name === only : !light || i < 3));
 for (const name of names) await measured((line) => DRAWN[name](page, line, light));

@@ -21,6 +21,7 @@ import { layerBase, layerSeed, spriteFields } from '../base';
 import { linesField } from '../../lines/lines';
 import { matterFields } from '../../matter/kinds';
 import { gradientField, placeByField, spreadField, tint } from '../tint';
+import { groupsField } from './groups';
 
 const FORMS = {
   point: 'A point',
@@ -51,7 +52,6 @@ const light = { field: 'drawn', is: ['particles', 'ribbons'] };
 const byItself = { field: 'carried', is: ['no'] };
 const byElement = { field: 'carried', is: ['element'] };
 const sized = { field: 'form', is: ['box', 'plane', 'ball', 'disc', 'surface'] };
-const factor = { unit: '×', min: 0.05, max: 20, comfort: 3, decimals: 2, group: apart };
 
 /** Fields of a body are shown only when the stream is drawn as bodies. */
 const bodyFields = shownIf(
@@ -380,38 +380,7 @@ export const StreamForm = form({
     when: mote,
     hint: '0: a disc with a clear edge. 1: fades from its centre.',
   }),
-  groups: integer(1, {
-    label: 'Groups',
-    min: 1,
-    max: 8,
-    comfort: 5,
-    group: apart,
-    hint: 'Particles shared out among groups that differ by the factors below.',
-  }),
-  groupSpeed: number(0.7, {
-    label: 'Speed',
-    ...factor,
-    when: { field: 'groups', is: [2, 3, 4, 5, 6, 7, 8] },
-    hint: 'From each group to the next.',
-  }),
-  groupLife: number(1.2, {
-    label: 'Life',
-    ...factor,
-    when: { field: 'groups', is: [2, 3, 4, 5, 6, 7, 8] },
-    hint: 'From each group to the next.',
-  }),
-  groupDrag: number(1, {
-    label: 'Drag',
-    ...factor,
-    when: { field: 'groups', is: [2, 3, 4, 5, 6, 7, 8] },
-    hint: 'From each group to the next.',
-  }),
-  groupSize: number(0.7, {
-    label: 'Size',
-    ...factor,
-    when: { field: 'groups', is: [2, 3, 4, 5, 6, 7, 8] },
-    hint: 'From each group to the next.',
-  }),
+  groups: groupsField(apart),
   light: animated(3, {
     label: 'Light',
     unit: '×',

@@ -3,6 +3,52 @@ import { ramp } from '../../forms';
 import type { Preset } from '../definition';
 import type { StreamLayer } from './form';
 
+/** Quick ones that end soon, slower ones that stay behind, and a few large ones that hardly leave its way. */
+const GROUPS = [
+  {
+    id: 'quick',
+    name: 'Quick',
+    share: 3,
+    speed: 1,
+    spread: 1,
+    life: 1,
+    drag: 1,
+    swirl: 1,
+    wind: 1,
+    size: 1,
+    from: 0,
+    to: 1,
+  },
+  {
+    id: 'slow',
+    name: 'Slow',
+    share: 3,
+    speed: 0.7,
+    spread: 1,
+    life: 1.2,
+    drag: 1,
+    swirl: 1,
+    wind: 1,
+    size: 0.7,
+    from: 0,
+    to: 1,
+  },
+  {
+    id: 'heavy',
+    name: 'Heavy',
+    share: 1,
+    speed: 0.3,
+    spread: 1,
+    life: 1.5,
+    drag: 2,
+    swirl: 0.3,
+    wind: 1,
+    size: 1.8,
+    from: 0,
+    to: 0.6,
+  },
+];
+
 export const presets: readonly Preset<StreamLayer>[] = [
   {
     label: 'Sparks',
@@ -90,7 +136,7 @@ export const presets: readonly Preset<StreamLayer>[] = [
       speed: 0.15,
       spread: 1,
       drag: 2.5,
-      groups: 3,
+      groups: GROUPS,
       size: 0.007,
       light: 4,
       turbulence: 0.4,

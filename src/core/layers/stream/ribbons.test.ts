@@ -92,7 +92,9 @@ describe('a ribbon', () => {
 
   it('closes, of any length', () => {
     for (const ribbon of [0.2, 4, 13])
-      expect(stateReport(pieceWith({ ...wild, drawn: 'ribbons', nodes: 8, ribbon })).findings.filter(({ ok }) => !ok)).toEqual([]);
+      expect(
+        stateReport(pieceWith({ ...wild, drawn: 'ribbons', nodes: 8, ribbon })).findings.filter(({ ok }) => !ok),
+      ).toEqual([]);
   });
 
   it('is drawn from place to place, each line as wide as they are large', () => {
@@ -108,7 +110,15 @@ describe('a ribbon', () => {
 
 describe('an emitter that something carries', () => {
   const HAND = 9;
-  const thrown = { carried: 'element', layer: 'walker', element: HAND, form: 'point', rate: 30, life: 1, turbulence: 0 };
+  const thrown = {
+    carried: 'element',
+    layer: 'walker',
+    element: HAND,
+    form: 'point',
+    rate: 30,
+    life: 1,
+    turbulence: 0,
+  };
 
   it('is where that is, at any moment, also between the places it was looked for at', () => {
     const piece = pieceWith({ ...thrown, speed: 0, drag: 60, lifeSpread: 0 }, [walker()]);

@@ -57,14 +57,15 @@ void carriedAt(sampler2D way, int samples, vec3 gain, float lap, out vec3 at, ou
 // .. 1 in every direction, outwards: 1 along the emitter's own surface instead; life in seconds, lifeSpread and early:
 // shares of it; drag per second; wind m/s; gravity m/s²; turbulence: metres an old particle is carried, whirl: its noise, and a table
 // of the moment (noise/moment.glsl);
-// groups, and the factors from each to the next of speed, life, drag and size; travel: metres per lap the emitter moves on
+// groups: how many, and a table: for each of groupRows particles that follow one another the number of its group, then of each group the factors of speed, spread,
+// life and drag, of turbulence, wind and size, and between which places on the gradient it lies; travel: metres per lap the emitter moves on
 // its route, circle: metres of the ring it goes around, turns of it per lap; profiles: size and light over life; nodes: places that a ribbon has, its head and earlier ones, 1 where there are none, a share nodeStep of the lap apart, with
 // profiles of width and light along it; carried: 1 by something, whose way is a table of places over the lap; placeBy: 0 by
 // age, 1 by chance, 2 by group, 3 by time of birth, 4 along the ribbon.
 void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int step_, int generations, float seconds, int form, vec3 extent,
                    vec3 heading, float speed, float speedSpread, float spread, int outwards, float life, float lifeSpread,
                    float early, float drag, vec3 wind, vec3 gravity, float turbulence, vec3 whirlScale, ivec3 whirlPeriod,
-                   int whirlCycles, sampler2D whirl, ivec3 whirlFrom, ivec3 whirlSize, int whirlOctaves, int groups, vec4 groupFactors, float travel, float tile, float circle, float circleTurns,
+                   int whirlCycles, sampler2D whirl, ivec3 whirlFrom, ivec3 whirlSize, int whirlOctaves, int groups, int groupRows, sampler2D groupTable, float travel, float tile, float circle, float circleTurns,
                    vec4 course, sampler2D track, float routeOn, float radius, float variation, vec4 sizeA, vec4 sizeB,
                    vec4 lightA, vec4 lightB, int nodes, float nodeStep, vec4 widthA, vec4 widthB, vec4 fadeA, vec4 fadeB, int carried, sampler2D way,
                    int waySamples, vec3 wayGain, int placeBy, float placeSpread, float lap, out vec3 position, out vec4 rotation,
@@ -88,9 +89,15 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
   float earlier = float(node) * nodeStep;
   float now = lap - earlier;
   float age = max(0.0, (since - earlier) * seconds);
-  int group = slot % groups;
-  float many = float(group);
-  float lasting = life * (1.0 + (unit(h.y) * 2.0 - 1.0) * lifeSpread) * pow(groupFactors.y, many);
+  int row = slot % groupRows;
+  float many = texelFetch(groupTable, ivec2(row & 1023, row >> 10), 0).x;
+  int entry = groupRows + int(many) * 3;
+  vec4 moves = texelFetch(groupTable, ivec2(entry & 1023, entry >> 10), 0);
+  int second = entry + 1;
+  vec4 carries = texelFetch(groupTable, ivec2(second & 1023, second >> 10), 0);
+  int third = entry + 2;
+  vec4 colours = texelFetch(groupTable, ivec2(third & 1023, third >> 10), 0);
+  float lasting = life * (1.0 + (unit(h.y) * 2.0 - 1.0) * lifeSpread) * moves.z;
   if (unit(h.z) < early) lasting *= 0.15 + 0.75 * unit(h.w);
   float t = age / max(lasting, 1e-4);
   fade = t < 1.0 && since >= earlier ? 1.0 : 0.0;
@@ -102,9 +109,9 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
   streamBirth(form, extent, vec4(unit(g.x), unit(g.y), unit(g.z), unit(g.w)), rest, at, outward);
   vec3 aim = outwards == 1 ? outward : heading;
   vec3 loose = sphereDirection(unit(f.x), unit(f.y));
-  aim = mix(aim, loose, spread);
+  aim = mix(aim, loose, min(1.0, spread * moves.y));
   aim *= inversesqrt(dot(aim, aim) + 1e-9);
-  vec3 v0 = aim * (speed * (1.0 + (unit(f.z) * 2.0 - 1.0) * speedSpread) * pow(groupFactors.x, many));
+  vec3 v0 = aim * (speed * (1.0 + (unit(f.z) * 2.0 - 1.0) * speedSpread) * moves.x);
 
   // where the emitter was at birth, and how fast it went
   float then = lap - since;
@@ -138,21 +145,20 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
   v0 += going;
 
   // dv/dt = k (wind - v) + gravity, solved; as k goes to 0 by its series
-  float k = drag * pow(groupFactors.z, many);
+  float k = drag * moves.w;
   float x = k * age;
   float slow = x < 0.02 ? age * (1.0 - x * 0.5 + x * x * (1.0 / 6.0)) : (1.0 - exp(-x)) / k;
   float fall = x < 0.02 ? age * age * (0.5 - x * (1.0 / 6.0) + x * x * (1.0 / 24.0)) : (age - slow) / k;
-  position = from + at + v0 * slow + wind * (age - slow) + gravity * fall;
+  position = from + at + v0 * slow + wind * (carries.y * (age - slow)) + gravity * fall;
   if (turbulence > 0.0) {
     ivec3 first;
     ivec3 many;
     windowOf(whirlFrom, whirlSize, 0, whirlOctaves, first, many);
-    vec3 carried = curlAt(position * whirlScale, whirlPeriod, seed + 61u, now, whirlCycles, whirl, 0, first, many);
+    vec3 carried_ = curlAt(position * whirlScale, whirlPeriod, seed + 61u, now, whirlCycles, whirl, 0, first, many);
     // grows with age, so nothing jumps at birth
-    position += carried * (turbulence * 0.39 * t * (2.0 - t));
+    position += carried_ * (turbulence * carries.x * 0.39 * t * (2.0 - t));
   }
-  float grown = pow(groupFactors.w, many);
-  size = radius * grown * exp2((unit(f.w) * 2.0 - 1.0) * variation) * profileAt(sizeA, sizeB, t);
+  size = radius * carries.z * exp2((unit(f.w) * 2.0 - 1.0) * variation) * profileAt(sizeA, sizeB, t);
   light = profileAt(lightA, lightB, t);
   float back = nodes > 1 ? float(node) / float(nodes - 1) : 0.0;
   if (nodes > 1) {
@@ -162,4 +168,5 @@ void streamElement(uint id, vec4 rest, uint seed, int births, int drawn, int ste
   place = placeBy == STREAM_PLACE_AGE ? t : placeBy == STREAM_PLACE_CHANCE ? unit(pcg4d(uvec4(key, seed, 57u, 0u)).x)
         : placeBy == STREAM_PLACE_GROUP ? many / max(1.0, float(groups - 1)) : placeBy == STREAM_PLACE_ALONG ? back : born;
   place = clamp(0.5 + (place - 0.5) * placeSpread, 0.0, 1.0);
+  place = mix(colours.x, colours.y, place);
 }

@@ -158,7 +158,18 @@ it('every stream closes: lives of any length, emitters that move, with and witho
     windY: unit,
     gravity: unit,
     turbulence: unit,
-    groups: fc.integer({ min: 1, max: 3 }),
+    groups: fc.array(
+      fc
+        .record({
+          share: fc.constantFrom(1, 2.5),
+          life: fc.constantFrom(0.4, 1, 1.6),
+          speed: fc.constantFrom(0, 1, 2),
+          swirl: fc.constantFrom(0, 1),
+          to: fc.constantFrom(0.5, 1),
+        })
+        .map((one) => ({ id: 'g', ...one })),
+      { maxLength: 3 },
+    ),
     circle: fc.constantFrom(0, 1.2),
     travels: fc.boolean(),
     rounds: fc.integer({ min: -1, max: 2 }),

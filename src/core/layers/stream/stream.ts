@@ -26,6 +26,7 @@ import { birthsOf, type Births } from './births';
 import { streamForm, streamKernel, streamPlace, type StreamValues } from './stream.gen';
 import { presets } from './presets';
 import { StreamForm, type StreamLayer } from './form';
+import { groupValues, leastOf, mostOf } from './groups';
 import { wayOf } from './way';
 
 const HEADING_VECTOR = {
@@ -36,12 +37,10 @@ const HEADING_VECTOR = {
   aside: [1, 0, 0],
   outward: [0, 1, 0],
 } as const;
-const groupFactor = (each: number, groups: number): number => Math.max(1, each ** (groups - 1));
 
 /** The longest that anything of a particle is there, in seconds. */
 const longestLife = (layer: StreamLayer): number =>
-  layer.life * (1 + layer.lifeSpread) * groupFactor(layer.groupLife, layer.groups) +
-  (isRibbons(layer) ? layer.ribbon : 0);
+  layer.life * (1 + layer.lifeSpread) * mostOf(layer.groups, 'life') + (isRibbons(layer) ? layer.ribbon : 0);
 
 const isRibbons = (layer: StreamLayer): boolean => layer.drawn === 'ribbons';
 
@@ -80,25 +79,24 @@ function reachOf(layer: StreamLayer, context: World): { half: [number, number, n
     (wayOf(layer, context)?.fastest ?? 0) +
     layer.circle * 2 * Math.PI * Math.abs(layer.circleTurns) +
     (alongRoute(layer) ? paceOf(route, context.tile) * context.tile * Math.abs(layer.rounds) : 0);
-  const fastest =
-    layer.speed * (1 + layer.speedSpread) * groupFactor(layer.groupSpeed, layer.groups) + inherited / context.seconds;
-  const k = layer.drag * Math.min(1, layer.groupDrag ** (layer.groups - 1));
+  const fastest = layer.speed * (1 + layer.speedSpread) * mostOf(layer.groups, 'speed') + inherited / context.seconds;
+  const k = layer.drag * leastOf(layer.groups, 'drag');
   const slow = k * age < 0.02 ? age : (1 - Math.exp(-k * age)) / k;
-  const strong = layer.drag * groupFactor(layer.groupDrag, layer.groups);
+  const strong = layer.drag * mostOf(layer.groups, 'drag');
   const blown = strong * age < 0.02 ? 0 : age - (1 - Math.exp(-strong * age)) / strong;
   const fall = k * age < 0.02 ? (age * age) / 2 : (age - slow) / k;
-  const loose = fastest * slow + 4 * layer.turbulence;
+  const loose = fastest * slow + 4 * layer.turbulence * mostOf(layer.groups, 'swirl');
   const radius = isBodies(layer)
     ? surfaceOf(layer).radius *
       2 *
       layer.size *
       2 ** layer.variation *
       Math.max(...layer.sizeLife) *
-      groupFactor(layer.groupSize, layer.groups)
+      mostOf(layer.groups, 'size')
     : 0;
   // a surface's own size is in units of the body, whose corners may reach beyond half of it
   const spanned = layer.form === 'surface' ? 2 * surfaceOf(layer).radius : 1;
-  const wind = [layer.windX, layer.windY, layer.windZ].map((v) => Math.abs(v) * blown);
+  const wind = [layer.windX, layer.windY, layer.windZ].map((v) => Math.abs(v) * blown * mostOf(layer.groups, 'wind'));
   const half: [number, number, number] = [
     (layer.width / 2) * spanned + layer.circle + loose + wind[0] + radius,
     (layer.height / 2) * spanned + layer.circle + loose + wind[1] + Math.abs(layer.gravity) * fall + radius,
@@ -220,8 +218,7 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
       gravity: [0, -layer.gravity, 0],
       turbulence: layer.turbulence,
       ...whirl,
-      groups: layer.groups,
-      groupFactors: [layer.groupSpeed, layer.groupLife, layer.groupDrag, layer.groupSize],
+      ...groupValues(layer.groups),
       travel: context.tile * layer.rounds,
       tile: context.tile,
       circle: layer.circle,
