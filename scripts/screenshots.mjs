@@ -164,6 +164,13 @@ await page.getByRole('region', { name: 'Ring buoy, 166 to 222' }).scrollIntoView
 await shoot('models');
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
+await open('Tumbler and streaks');
+await goTo(60);
+await final();
+await page.getByRole('img', { name: /^Likeness/ }).scrollIntoViewIfNeeded();
+await shoot('figure');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
 await open('Buoy ring');
 await page.keyboard.press('3');
 await card('Grade');

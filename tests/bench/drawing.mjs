@@ -93,7 +93,7 @@ const ms = (value) => `${value.toFixed(value < 10 ? 1 : 0)} ms`;
 const middle = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
 
 /** Milliseconds a frame of a document. */
-const pace = (page, json, size, passes, frames) =>
+export const pace = (page, json, size, passes, frames) =>
   page.evaluate(
     ([j, [w, h], p, n]) =>
       globalThis.lab.engine.api.pace(
@@ -104,7 +104,7 @@ const pace = (page, json, size, passes, frames) =>
   );
 
 /** So many rounds of everything, in turns: what disturbs one round disturbs all of it. Of what `worth` makes of each the middle. */
-async function rounds(count, measures, worth = (took) => took) {
+export async function rounds(count, measures, worth = (took) => took) {
   const got = [];
   for (let round = 0; round < count; round++) {
     const took = {};

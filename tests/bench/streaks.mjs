@@ -1,6 +1,7 @@
 // Ribbons, and figures with nets between their particles: beside bare lines that stand still.
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
+import { pace, rounds } from './drawing.mjs';
 
 const bytes = readFileSync(new URL('../../stock/motions/tumbling.bvh', import.meta.url));
 const TUMBLING = { hash: createHash('sha256').update(bytes).digest('hex'), name: 'Tumbling' };
@@ -41,34 +42,16 @@ const figures = pieceOf([
   },
 ]);
 
-const middle = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
-
 /** 2000 ribbons, and twelve figures with nets / as many bare lines that stand still. */
 export async function streakRows(page, line) {
   for (const [what, piece, count] of [
     ['2000 ribbons of 24 places in swirls / bare lines, still', ribbons, 2000 * (NODES - 1)],
     ['12 figures of particles with nets / bare lines, still', figures, 12 * 400 * 2],
   ]) {
-    const ours = [];
-    const theirs = [];
-    for (let round = 0; round < 3; round++) {
-      ours.push(
-        await page.evaluate(
-          ([j, w, h]) =>
-            globalThis.lab.engine.api.pace(
-              { piece: globalThis.lab.parse(j), frameIndex: 0, width: w, height: h, passes: 1 },
-              4,
-            ),
-          [piece, width, height],
-        ),
-      );
-      theirs.push(await page.evaluate(([w, h, n]) => globalThis.peers.linesPace(w, h, n, 4), [width, height, count]));
-    }
-    line(
-      what,
-      middle(ours) / middle(theirs),
-      '',
-      `${middle(ours).toFixed(0)} ms, peer ${middle(theirs).toFixed(1)} ms`,
-    );
+    const { ours, still } = await rounds(3, {
+      ours: () => pace(page, piece, [width, height], 1, 4),
+      still: () => page.evaluate(([w, h, n]) => globalThis.peers.linesPace(w, h, n, 4), [width, height, count]),
+    });
+    line(what, ours / still, '', `${ours.toFixed(0)} ms, peer ${still.toFixed(1)} ms`);
   }
 }
