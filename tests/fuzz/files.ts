@@ -10,6 +10,7 @@ import { examined } from '../../src/files/examine';
 import { STOCK } from '../../src/core/kept';
 import { sphere } from '../../src/core/solids/lathe';
 import { Trouble } from '../../src/core/trouble';
+import { wobblyBvh } from '../motions';
 import { demoPiece } from '../pieces';
 import { stockBytes } from '../stock';
 import { mkdtempSync, readFileSync } from 'node:fs';
@@ -35,6 +36,7 @@ const WHOLE: Readonly<Record<string, () => Uint8Array<ArrayBuffer>[]>> = {
   obj: () => [textOf('obj')],
   ply: () => [textOf('ply'), binaryPly()],
   stl: () => [textOf('stl'), binaryStl()],
+  bvh: () => [new TextEncoder().encode(wobblyBvh({ frames: 8 })), stockBytes('motions/mannequin.bvh')],
   zip: () => [pack(demoPiece('bell-field'), new Map([['ab'.repeat(32), stockBytes('fonts/anton.woff2')]]))],
 };
 export const FORMATS = Object.keys(WHOLE);

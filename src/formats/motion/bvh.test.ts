@@ -74,7 +74,13 @@ describe('a motion file', () => {
       good.replace(/OFFSET 0/, 'OFFSET nought'),
       'its offset should be a number, not “nought”',
     ],
-    ['a number that is none', good.trimEnd().replace(/\S+$/, 'NaN'), '“NaN” is no number'],
+    ['a number that is none', good.trimEnd().replace(/\S+$/, 'NaN'), '“NaN” is no number that can be used'],
+    ['a number beyond all use', good.trimEnd().replace(/\S+$/, '1e99'), '“1e99” is no number that can be used'],
+    [
+      'joints that are all at one place',
+      good.replaceAll(/OFFSET .*/g, 'OFFSET 0 0 0'),
+      'all its joints are at one place',
+    ],
     ['no time', good.replace(/Frame Time: \S+/, 'Frame Time: 0'), 'a frame should last up to ten seconds'],
     ['a channel that is not known', good.replace('Xposition', 'Xscale'), '“Xscale” is no channel'],
   ])('with %s is refused in words', (_, text, words) => {

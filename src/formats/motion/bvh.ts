@@ -47,6 +47,10 @@ class Words {
   }
 }
 
+/** What numbers of a file are beyond is a mistake. */
+const FARTHEST = 1e7;
+const isUsable = (value: number): boolean => Math.abs(value) < FARTHEST;
+
 /** The joints of a file, read from where `HIERARCHY` was, and the numbers that a frame has for them. */
 function readJoints(words: Words, refuse: (what: string) => never): { joints: Joint[]; channels: Channel[] } {
   const joints: Joint[] = [];
@@ -54,8 +58,7 @@ function readJoints(words: Words, refuse: (what: string) => never): { joints: Jo
   const open: number[] = [];
   const number = (what: string): number => {
     const value = Number(words.next());
-    if (words.word === '' || !Number.isFinite(value))
-      refuse(`${what} should be a number, not “${words.word.slice(0, 24)}”`);
+    if (words.word === '' || !isUsable(value)) refuse(`${what} should be a number, not “${words.word.slice(0, 24)}”`);
     return value;
   };
   const begin = (name: string, end: boolean): void => {
@@ -94,6 +97,8 @@ function readJoints(words: Words, refuse: (what: string) => never): { joints: Jo
     else refuse(`“${words.word.slice(0, 40)}” is not known`);
   }
   if (joints.length === 0) refuse('it has no joints');
+  if (joints.every(({ offset, parent }) => parent < 0 || Math.hypot(...offset) < 1e-6))
+    refuse('all its joints are at one place');
   return { joints, channels };
 }
 
@@ -132,7 +137,7 @@ export function readBvh(bytes: Uint8Array, name: string): Motion {
     for (const { joint, axis, turns: turning } of channels) {
       const value = Number(words.next());
       if (words.word === '') refuse(`it ends in frame ${frame + 1} of ${frames}`);
-      if (!Number.isFinite(value)) refuse(`“${words.word.slice(0, 24)}” is no number`);
+      if (!isUsable(value)) refuse(`“${words.word.slice(0, 24)}” is no number that can be used`);
       if (!turning) {
         moved[(frame * joints.length + joint) * 3 + axis] += value;
         continue;
