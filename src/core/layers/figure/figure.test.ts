@@ -6,9 +6,11 @@ import { motionAt } from '../../motion/known';
 import { heightOf } from '../../motion/pose';
 import { stateReport } from '../../seam/report';
 import type { Vec3 } from '../../space/vector';
+import { sceneOfPiece } from '../../world/camera';
+import { elementIn } from '../../world/elements';
 import { layerElements, layerExtent, worldOf } from '../../world/layers';
 import type { Piece } from '../../piece/schema';
-import { definitionOf } from '../kinds';
+import { definitionOf, nameIn } from '../kinds';
 import { bonesOf } from './bones';
 import { figure } from './figure';
 import type { FigureLayer } from './form';
@@ -165,6 +167,18 @@ describe('a figure', () => {
         expect(Math.max(from + z, -z - to)).toBeLessThan(1e-4);
       }
     }
+  });
+
+  it('has joints that others name, the same ones however many figures there are', () => {
+    const head = jointNamed('Head');
+    const [one, many] = [pieceOf({}), pieceOf({ count: 5, spacing: 0 })];
+    const named = (piece: Piece, number: number) => elementIn(sceneOfPiece(piece), 'one', number, 0.3)?.position;
+    expect(named(many, head)).toEqual(named(one, head));
+    // the third of five is in the middle of their row
+    expect(named(many, 2 * JOINTS + head)).toEqual(placeOf(at(many, 0.3), head * 5 + 2));
+    expect(named(many, 1e9)).toEqual(placeOf(at(many, 0.3), 5 * JOINTS - 1));
+    expect(nameIn(layerIn(one), head)).toBe('One, Head');
+    expect(nameIn(layerIn(many), 2 * JOINTS + head)).toBe('One 3, Head');
   });
 
   it('whose motion is not here stands still, and says so', () => {

@@ -167,7 +167,9 @@ export const figure: LayerDefinition<FigureLayer, FigureValues> = {
     if (layer.drawn === 'points') return number;
     const joints = motionAt(layer.motion).joints.length;
     const figures = totalOf(layer);
-    return (number % joints) * figures + Math.min(figures - 1, Math.floor(number / joints));
+    // beyond the last is the last
+    const own = Math.min(number, joints * figures - 1);
+    return (own % joints) * figures + Math.floor(own / joints);
   },
   placed: placedOf,
   kernel: figureKernel,
