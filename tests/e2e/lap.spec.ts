@@ -3,6 +3,9 @@ import { PNG } from 'pngjs';
 import { expect, test, type Page } from '@playwright/test';
 import { drawn, pause } from './ui';
 
+// compressed frames keep their light when they are not too small
+test.use({ deviceScaleFactor: 0.5 });
+
 const FRAMES = 10;
 const piece = {
   id: 'short',
