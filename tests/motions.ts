@@ -1,5 +1,3 @@
-import type { Motion } from '../src/core/motion/motion';
-
 export type Orders = 'ZXY' | 'ZYX' | 'XYZ' | 'YXZ';
 
 interface Wobble {
@@ -40,7 +38,3 @@ export function wobblyBvh({ order = 'ZXY', frames, period = 17, pace = 0.05, tur
   });
   return `HIERARCHY\n${tree}MOTION\nFrames: ${frames}\nFrame Time: 0.04\n${lines.join('\n')}\n`;
 }
-
-/** How fast each joint of a frame is in the space of the joint before it, for comparing speeds: turns as unit quaternions. */
-export const framesOf = ({ turns, joints }: Motion, frame: number): Float32Array =>
-  turns.subarray(frame * joints.length * 4, (frame + 1) * joints.length * 4);

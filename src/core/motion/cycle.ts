@@ -13,9 +13,9 @@ import {
 } from '../space/vector';
 import type { Stretch } from './differences';
 import type { Motion } from './motion';
-import { fillPose, newPose } from './pose';
+import { fillPose, newPose, placeIn, turnIn } from './pose';
 
-/** What becomes of the way a figure goes in a stretch: it stays where it is but for its sway, is held by its root, or keeps the way. */
+/** What becomes of the way a figure goes in a stretch: it stays where it is but for its sway, or is held by its root. */
 export type Travel = 'sway' | 'held';
 
 /** A stretch that closes: its joints at so many moments of one time through it, in the figure's own space, its lowest joint on the ground. */
@@ -41,15 +41,6 @@ const GOES = 0.15;
 
 const UP: Vec3 = [0, 1, 0];
 
-/** A joint's own places or turns over the frames from `from - 1` to `to + 1`; at the ends of a file its last steps go on. */
-interface Ends<T> {
-  first: T;
-  last: T;
-  /** a frame's step at the first and at the last */
-  leaves: Vec3;
-  arrives: Vec3;
-}
-
 /**
  * Makes a stretch of a motion close. What its ends differ by in turn, place and speed, joint by joint, is spread over `blend` frames on both sides of
  * the seam, half of it on each, by cubics, so poses and speeds meet. Its way over the ground and its turn about the upright are taken out evenly.
@@ -64,32 +55,22 @@ export function cycleOf(motion: Motion, stretch: Stretch, blend: number, travel:
   const count = Math.max(1, to - from);
   const reach = Math.min(Math.max(0, blend), Math.floor(count / 2));
 
-  const turnAt = (j: number, frame: number): Quaternion => {
-    const [x, y, z, w] = motion.turns.subarray((frame * joints.length + j) * 4, (frame * joints.length + j) * 4 + 4);
-    return [x, y, z, w];
-  };
-  const placeAt = (j: number, frame: number): Vec3 => {
-    const [x, y, z] = motion.places.subarray((frame * joints.length + j) * 3, (frame * joints.length + j) * 3 + 3);
-    return [x, y, z];
-  };
+  const turnAt = (j: number, frame: number): Quaternion => turnIn(motion.turns, frame * joints.length + j);
+  const placeAt = (j: number, frame: number): Vec3 => placeIn(motion.places, frame * joints.length + j);
   const straight = straightened(motion, from, to);
   const turnOf = (j: number, frame: number): Quaternion =>
     joints[j].parent < 0 ? multiply(straight.turned(frame), turnAt(j, frame)) : turnAt(j, frame);
   const placeOf = (j: number, frame: number): Vec3 =>
     joints[j].parent < 0 ? straight.place(placeAt(j, frame), frame) : placeAt(j, frame);
 
-  /** What joins the ends of something: what is to be added at so many frames after the first. */
+  /** What joins the ends of something: what is to be added at so many frames after the first. Where a file ends its last step goes on. */
   const joins = <T>(of: (frame: number) => T, apart: (a: T, b: T) => Vec3): ((i: number) => Vec3) => {
-    const before = Math.max(0, from - 1);
-    const after = Math.min(last, to + 1);
-    const ends: Ends<T> = {
-      first: of(from),
-      last: of(to),
-      leaves: scale(apart(of(Math.min(to, from + 1)), of(before)), 1 / Math.max(1, Math.min(to, from + 1) - before)),
-      arrives: scale(apart(of(after), of(Math.max(from, to - 1))), 1 / Math.max(1, after - Math.max(from, to - 1))),
-    };
-    const value = scale(apart(ends.first, ends.last), 0.5);
-    const slope = scale(subtract(ends.leaves, ends.arrives), reach / 2);
+    const step = (before: number, after: number): Vec3 =>
+      scale(apart(of(after), of(before)), 1 / Math.max(1, after - before));
+    const leaves = step(Math.max(0, from - 1), Math.min(to, from + 1));
+    const arrives = step(Math.max(from, to - 1), Math.min(last, to + 1));
+    const value = scale(apart(of(from), of(to)), 0.5);
+    const slope = scale(subtract(leaves, arrives), reach / 2);
     return (i) => {
       if (reach === 0 || count < 2) return [0, 0, 0];
       if (i > count - reach) return towards((i - count + reach) / reach, value, slope);
@@ -147,14 +128,8 @@ export function cycleOf(motion: Motion, stretch: Stretch, blend: number, travel:
 /** A figure's way without its turn about the upright and without where it gets, and turned so that it goes ahead. */
 function straightened({ joints, turns, places }: Motion, from: number, to: number) {
   const count = Math.max(1, to - from);
-  const root = (frame: number): Vec3 => {
-    const [x, y, z] = places.subarray(frame * joints.length * 3, frame * joints.length * 3 + 3);
-    return [x, y, z];
-  };
-  const rootTurn = (frame: number): Quaternion => {
-    const [x, y, z, w] = turns.subarray(frame * joints.length * 4, frame * joints.length * 4 + 4);
-    return [x, y, z, w];
-  };
+  const root = (frame: number): Vec3 => placeIn(places, frame * joints.length);
+  const rootTurn = (frame: number): Quaternion => turnIn(turns, frame * joints.length);
   const [, y, , w] = multiply(rootTurn(to), inverse(rootTurn(from)));
   const wound = 2 * Math.atan2(y, w);
   // the shorter way around

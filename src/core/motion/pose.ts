@@ -1,3 +1,4 @@
+import type { Quaternion, Vec3 } from '../space/vector';
 import type { Joint, Motion } from './motion';
 
 /** Where the joints of a figure are, and how they are turned: x, y, z and x, y, z, w a joint. */
@@ -5,6 +6,19 @@ export interface Pose {
   places: Float64Array;
   turns: Float64Array;
 }
+
+/** The n-th place, or turn, of a list of them. */
+export const placeIn = (places: ArrayLike<number>, n: number): Vec3 => [
+  places[n * 3],
+  places[n * 3 + 1],
+  places[n * 3 + 2],
+];
+export const turnIn = (turns: ArrayLike<number>, n: number): Quaternion => [
+  turns[n * 4],
+  turns[n * 4 + 1],
+  turns[n * 4 + 2],
+  turns[n * 4 + 3],
+];
 
 export const newPose = (joints: number): Pose => ({
   places: new Float64Array(joints * 3),
@@ -25,10 +39,8 @@ export function fillPose(
   const { places: at, turns: turned } = out;
   for (let j = 0; j < joints.length; j++) {
     const { parent } = joints[j];
-    const t = (frame * joints.length + j) * 4;
-    const p = (frame * joints.length + j) * 3;
-    const [x, y, z, w] = [turns[t], turns[t + 1], turns[t + 2], turns[t + 3]];
-    const [px, py, pz] = [places[p], places[p + 1], places[p + 2]];
+    const [x, y, z, w] = turnIn(turns, frame * joints.length + j);
+    const [px, py, pz] = placeIn(places, frame * joints.length + j);
     if (parent < 0) {
       turned.set([x, y, z, w], j * 4);
       at.set([px, py, pz], j * 3);

@@ -2,8 +2,8 @@ import { memo } from '../../memo';
 import { cycleOf, type Cycle } from '../../motion/cycle';
 import type { Stretch } from '../../motion/differences';
 import { bestIn, motionAt, motionKey } from '../../motion/known';
-import { heightOf } from '../../motion/pose';
-import { multiply, type Quaternion } from '../../space/vector';
+import { heightOf, placeIn, turnIn } from '../../motion/pose';
+import { multiply, scale, type Quaternion } from '../../space/vector';
 import type { World } from '../../elements/world';
 import { bonesOf, type Bone } from './bones';
 import type { FigureLayer } from './form';
@@ -63,16 +63,14 @@ export function movesOf(layer: FigureLayer): { moves: Float64Array; samples: num
     const out = new Float64Array(Math.max(1, samples * joints.length) * 8);
     for (let i = 0; i < samples; i++) {
       const at = Math.round((i * cycle.samples) / samples) % cycle.samples;
-      const turnAt = (j: number): Quaternion => {
-        const [x, y, z, w] = cycle.turns.subarray((at * joints.length + j) * 4, (at * joints.length + j) * 4 + 4);
-        return [x, y, z, w];
-      };
+      const turnAt = (j: number): Quaternion => turnIn(cycle.turns, at * joints.length + j);
       joints.forEach(({ parent }, j) => {
         const bone = turnsOf.get(j);
         const turn = bone && parent >= 0 ? multiply(turnAt(parent), bone) : turnAt(j);
-        const p = (at * joints.length + j) * 3;
-        const place = [0, 1, 2].map((k) => cycle.places[p + k] * share);
-        out.set([...place, deep[j] / deepest, ...turn], (i * joints.length + j) * 8);
+        out.set(
+          [...scale(placeIn(cycle.places, at * joints.length + j), share), deep[j] / deepest, ...turn],
+          (i * joints.length + j) * 8,
+        );
       });
     }
     return out;
@@ -105,10 +103,10 @@ export function cyclesOf(layer: FigureLayer, world: Pick<World, 'seconds' | 'til
   if (layer.cycles > 0) return layer.cycles;
   const { samples, seconds } = cycleIn(layer);
   if (samples === 1) return 1;
-  const scale = typeof layer.scale === 'number' ? layer.scale : 1;
-  const way = wayOf(layer) * scale;
+  const grown = typeof layer.scale === 'number' ? layer.scale : 1;
+  const way = wayOf(layer) * grown;
   const wanted =
-    layer.travel === 'tiles' && layer.tiles !== 0 && way > GOES * layer.tall * scale
+    layer.travel === 'tiles' && layer.tiles !== 0 && way > GOES * layer.tall * grown
       ? (Math.abs(layer.tiles) * world.tile) / way
       : world.seconds / seconds;
   return Math.max(1, Math.round(wanted));
