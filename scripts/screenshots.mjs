@@ -140,11 +140,11 @@ await final();
 await shoot('world');
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
-await open('Ferry round');
-await page.getByRole('region', { name: 'Points of the curve' }).scrollIntoViewIfNeeded();
-await goTo(80);
+await open('Impossible pier');
+await card('Walkway');
+await page.getByText(/^Reads through a lens/).scrollIntoViewIfNeeded();
 await final();
-await shoot('curve');
+await shoot('impossible');
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
 await open('Salt lattice');

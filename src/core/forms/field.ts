@@ -91,7 +91,7 @@ export interface Control extends Omit<Info, 'when'> {
   /** words of each choice */
   choices?: Readonly<Record<string, string>>;
   /** which layers a reference may name, by what they offer */
-  of?: 'any' | 'route' | 'way' | 'ground';
+  of?: 'any' | 'route' | 'way' | 'ground' | 'reading';
   /** the words for naming none */
   none?: string | undefined;
   /** it may not name what is not there */

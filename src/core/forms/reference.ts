@@ -7,5 +7,5 @@ export const layerRef = ({
   none,
   strict,
   ...info
-}: Info & Pick<Control, 'none' | 'strict'> & { of?: 'any' | 'route' | 'way' | 'ground' }): Field<string | null> =>
+}: Info & Pick<Control, 'none' | 'strict'> & { of?: 'any' | 'route' | 'way' | 'ground' | 'reading' }): Field<string | null> =>
   fieldOf<string | null>(z.string().nullable(), null, controlled('layer', info, { of, none, strict }));

@@ -21,8 +21,8 @@ export interface Preset<L> {
   treatments?: readonly TreatmentStart[];
 }
 
-/** What a layer may offer others and the flight: its own route, any route it lies along, its surface. */
-export type Offer = 'route' | 'way' | 'ground';
+/** What a layer may offer others and the flight: its own route, any route it lies along, its surface, a place it reads right from. */
+export type Offer = 'route' | 'way' | 'ground' | 'reading';
 
 /** A drawing of a layer in small: its elements, the lines of its own drawings, lines between pairs of its elements or between near ones, shapes as they are, or its colours as a sky. */
 export type Sketch =
@@ -55,6 +55,15 @@ export interface PanelLamp {
   /** how bright what it shows is, beside white */
   gives: Animated;
   shows: Pick<Pictured, 'file' | 'kind'>;
+}
+
+/** Where a layer stands at a moment, how it is turned, and half its size in metres. */
+export interface Standing {
+  at: Vec3;
+  turn: Quaternion;
+  half: Vec3;
+  /** it is to look flat to one who looks at it along its −z: from so many metres, or from far off where that is 0 */
+  flat?: { distance: number };
 }
 
 /** What the core and the engine know about one kind of layer. One definition per folder of `layers/`. */
@@ -118,7 +127,12 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   /** where it keeps to within the frame: the share of the shorter side that it leaves free at the borders */
   margin?(layer: L): number | null;
   /** where it stands at a phase, how it is turned, and half its size in metres, for layers that say it themselves */
-  stands?(layer: L, world: World, phase: number): { at: Vec3; turn: Quaternion; half: Vec3 };
+  stands?(layer: L, world: World, phase: number): Standing;
+  /**
+   * Of one that reads right from one direction only: how its reader is turned, who looks along −z; metres from its middle that he stands
+   * at, 0 where that is far off; half its width and half its height as he sees it. All before it is placed.
+   */
+  reads?(layer: L): { turn: Quaternion; distance: number; half: readonly [number, number] };
   /** where it stands, for layers that are moved as a whole */
   placed?(layer: L, tile: number): Placement;
   /** its outs are columns of elements.ts; those it does not name keep their rest */

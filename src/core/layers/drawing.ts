@@ -147,6 +147,8 @@ export interface DrawingLook {
   picture?: string;
   /** the way out from an edge that bodies are cut off at, of length 1: what is less far along it than an element's `cut` is not there */
   cut?: Vec3 | null;
+  /** all of what has light of its own alone is as far into the air as this place, in the world */
+  airAt?: Vec3 | null;
   ripple?: Ripple | null;
   /** all of it lies in a plane, across its elements' own upright */
   even?: boolean;

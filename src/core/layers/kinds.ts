@@ -40,6 +40,7 @@ export function routedBy(layer: Layer): string | null {
 
 /** Whether a layer has what another, or the flight, looks for. */
 export function offers(layer: Layer, what: Offer): boolean {
-  const { route, ground: surface } = definitionOf(layer.kind);
+  const { route, ground: surface, reads } = definitionOf(layer.kind);
+  if (what === 'reading') return reads !== undefined;
   return what === 'route' ? route !== undefined : what === 'ground' ? surface !== undefined : routedBy(layer) !== null;
 }

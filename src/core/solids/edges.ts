@@ -63,6 +63,7 @@ export function edgesOf(mesh: Mesh, index: Uint32Array, all = false): Edges {
     const { faces } = edge;
     const [one, other] = faces;
     const border = faces.length === 1;
+    if (border && mesh.joined === true) continue;
     if (!all && !border && dot(one, other) > EVEN) continue;
     ends.push(...edge.ends);
     normals.push(...one, ...(border ? (one.map((v) => -v) as Vec3) : other));

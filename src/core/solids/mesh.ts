@@ -19,6 +19,8 @@ export interface Mesh {
   sample: Uint32Array;
   /** its inside can be seen: drawn from both sides */
   open: boolean;
+  /** where its faces end others go on that are not its own: it has no edges there */
+  joined?: boolean;
   /** the farthest vertex from the centre */
   radius: number;
 }

@@ -7,6 +7,7 @@ import { handOver, type HandOffset } from '../flight/hand';
 import { handOf } from '../flight/handFields';
 import { worldMiddle } from './middle';
 import { sceneOf, type Means } from './scene';
+import { readOf } from './reading';
 import { routeSetting } from './setting';
 import type { Place, RouteWorld, Sighted, Track, Travel } from '../flight/routes/definition';
 import { routeOf } from '../flight/routes/kinds';
@@ -66,6 +67,7 @@ function prepare(piece: Piece, means: Means): Prepared {
     share,
     sight: raw,
     middleOf: (id) => worldMiddle(own, id).middle,
+    readOf: (id, phase) => readOf(piece, id, phase),
   };
   const travel = definition.travel(flight.route, world);
   const track = definition.track(flight.route, world);

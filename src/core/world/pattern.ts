@@ -2,6 +2,7 @@ import { NO_PICTURE, PICTURES } from '../pictures/facts';
 import { standAt, UNPLACED } from '../elements/place/form';
 import { placementTurn } from '../elements/place/place';
 import { middleOf } from '../elements/extent';
+import type { Standing } from '../layers/definition';
 import { definitionOf, type Layer } from '../layers/kinds';
 import { isGlued, patternOf, type Covering } from '../matter/pattern/kinds';
 import { periodOf, runAt, type Row, type Rows } from '../matter/pattern/setting';
@@ -44,7 +45,7 @@ const UPRIGHT: Quaternion = [0, 0, 0, 1];
 const even = (v: number): Vec3 => [v, v, v];
 
 /** Where a layer stands, how it is turned, and half of what it is across, up and deep, before it is. */
-function standOf(piece: Piece, layer: Layer, phase: number): { at: Vec3; turn: Quaternion; half: Vec3 } {
+function standOf(piece: Piece, layer: Layer, phase: number): Standing {
   const definition = definitionOf(layer.kind);
   const world = worldOf(piece);
   const own = definition.stands?.(layer, world, phase);
@@ -74,16 +75,25 @@ export function aspectOf(pattern: Covering): number {
   return width / height;
 }
 
-function throughLayer(piece: Piece, layer: Layer, pattern: Covering, since: number, run: number): [Row, Row, Row] {
-  const { at, turn, half } = standOf(piece, layer, since);
-  if (pattern.kind === 'picture' && pattern.fits) {
-    const high = 2 * Math.max(half[1], half[0] / aspectOf(pattern), 1e-3);
-    return rowsFrom(at, turn, even(1 / high));
-  }
+const NOTHING: Row = [0, 0, 0, 0];
+
+/** The same for one who sees only what is across and up. @param distance from which he looks, to whom everything is larger as far as it is nearer; 0: from far off */
+function asRead([x, y, z]: readonly [Row, Row, Row], distance: number, run: number): Rows {
+  const nearer: Row = distance > 0 ? [-z[0] / distance, -z[1] / distance, -z[2] / distance, 1 - z[3] / distance] : LAST;
+  return [x, y.map((v, k) => v + run * nearer[k]) as [number, number, number, number], NOTHING, nearer];
+}
+
+function throughLayer(piece: Piece, layer: Layer, pattern: Covering, since: number, run: number): Rows {
+  const { at, turn, half, flat } = standOf(piece, layer, since);
+  const fits = pattern.kind === 'picture' && pattern.fits;
+  const high = 2 * Math.max(half[1], half[0] / aspectOf(pattern), 1e-3);
+  const size = fits ? high : pattern.metres;
+  if (flat) return asRead(rowsFrom(at, turn, [1 / size, 1 / size, 1]), flat.distance, fits ? 0 : run);
+  if (fits) return [...rowsFrom(at, turn, even(1 / high)), LAST];
   const turned = Math.abs(turn[3]) < 1 - 1e-9;
   // what is not turned may go on from tile to tile
   const scale = turned ? even(1 / pattern.metres) : fitNoise(pattern.metres, piece.tile).scale;
-  return rowsFrom(at, turn, scale, [0, run, 0]);
+  return [...rowsFrom(at, turn, scale, [0, run, 0]), LAST];
 }
 
 function asSeen(piece: Piece, layer: Layer, pattern: Covering, since: number): Pick<Lying, 'from' | 'ahead'> {
@@ -130,7 +140,7 @@ export function lyingOf(piece: Piece, layer: Layer, pattern: Covering, phase: nu
     }
     case 'layer':
       return {
-        from: [...throughLayer(piece, layer, pattern, since ?? 0, run), LAST],
+        from: throughLayer(piece, layer, pattern, since ?? 0, run),
         period: periodOf(pattern, along),
         since,
         ahead: null,

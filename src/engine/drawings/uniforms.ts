@@ -43,6 +43,7 @@ const turnedUniforms = () => ({
   uFade: slot(1),
   uLap: slot(0),
   uTakes: slot(1),
+  uAirAt: slot(new THREE.Vector4()),
 });
 
 /** The same of what knows its own repetition. */
@@ -64,10 +65,12 @@ export function showLit(uniforms: ReturnType<typeof turnedUniforms>, moment: Mom
 
 /** What it is made of: a kind's own numbers, as its program reads them; and whether shadows fall on it. */
 export function setMatter(
-  { uMaterial, uTakes }: ReturnType<typeof turnedUniforms>,
-  { look: { matter }, receives, phases }: Pick<LayerFrame, 'look' | 'receives' | 'phases'>,
+  { uMaterial, uTakes, uAirAt }: ReturnType<typeof turnedUniforms>,
+  { look: { matter, airAt }, receives, phases }: Pick<LayerFrame, 'look' | 'receives' | 'phases'>,
 ): void {
   uTakes.value = receives ? 1 : 2;
+  if (airAt) uAirAt.value.set(...airAt, 1);
+  else uAirAt.value.w = 0;
   const values = matterOf(matter.kind).values(matter, phases[1]);
   uMaterial.value.forEach((four, i) =>
     four.set(values[i * 4] ?? 0, values[i * 4 + 1] ?? 0, values[i * 4 + 2] ?? 0, values[i * 4 + 3] ?? 0),

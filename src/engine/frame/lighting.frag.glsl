@@ -64,6 +64,8 @@ void main() {
   float takes = surface.z;
   float partly = manner.z;
 #endif
+  // metres of air before it
+  float air = depth;
 #if MARK == 2
   mat3 toWorld = transpose(mat3(uView));
   vec3 seen = placeAt(vUv, depth);
@@ -78,13 +80,14 @@ void main() {
 #endif
 #else
   vec3 light = colour.rgb;
+  if (manner.x > 0.0) air = manner.x;
 #endif
 #ifdef MIRROR
   float since = mirrorDepth();
   float clear = clearAir(depth) / clearAir(since) * presence(depth);
   outLight = vec4(veiledFrom(mix(uFogColour, light, clear), since, depth), 1.0);
 #else
-  outLight = vec4(veiled(mix(uFogColour, light, clearAir(depth) * presence(depth)), depth) * uShare, uKeepDepth * asBlurred(depth, manner.w) * (1.0 - 2.0 * partly));
+  outLight = vec4(veiled(mix(uFogColour, light, clearAir(air) * presence(air)), air) * uShare, uKeepDepth * asBlurred(depth, manner.w) * (1.0 - 2.0 * partly));
 #endif
 #endif
 }

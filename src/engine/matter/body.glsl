@@ -4,6 +4,7 @@ uniform vec4 uMaterial[3];  // twelve numbers of the kind's own, the first of wh
 uniform mat4 uView;
 uniform float uLap;         // phase, for what moves over it
 uniform float uTakes;       // 1 where shadows fall on it, 2 where not
+uniform vec4 uAirAt;        // a place of the world, and 1 where all of it is as far into the air as that; else 0
 uniform sampler2D uMatterColours; // two rows: of the kind of matter, of the pattern
 
 // n: unit normal towards the viewer; v: unit direction to the viewer; base: its colour; mark: its key; own: place on the body, where
@@ -41,7 +42,8 @@ void keep(Matter m, vec3 n, float depth, bool partly, float soft) {
 #if defined(SHINES) || defined(MIRRORED)
   keepShone(m.colour, depth, partly, soft);
 #elif defined(OWN_LIGHT)
-  keepShone(m.colour * m.glow, depth, partly, soft);
+  float air = uAirAt.w * max(1e-3, -(uView * vec4(uAirAt.xyz, 1.0)).z);
+  keepShone(m.colour * m.glow, depth, partly, soft, air);
 #else
   vec2 coat = coatOf();
   outSurface = vec4(octahedron(n), uTakes + kept(coat.x), depth);

@@ -12,9 +12,11 @@ vec2 octahedron(vec3 n) {
   vec2 p = n.xy / (abs(n.x) + abs(n.y) + abs(n.z));
   return n.z >= 0.0 ? p : (1.0 - abs(p.yx)) * vec2(p.x >= 0.0 ? 1.0 : -1.0, p.y >= 0.0 ? 1.0 : -1.0);
 }
-void keepShone(vec3 light, float depth, bool partly, float soft) {
+// air: metres of air before it where that is not its depth, else 0
+void keepShone(vec3 light, float depth, bool partly, float soft, float air) {
   outSurface = vec4(0.0, 0.0, 0.0, depth);
   outColour = vec4(light, 0.0);
-  outManner = vec4(0.0, 0.0, float(partly), soft);
+  outManner = vec4(air, 0.0, float(partly), soft);
 }
+void keepShone(vec3 light, float depth, bool partly, float soft) { keepShone(light, depth, partly, soft, 0.0); }
 void keepShone(vec3 light, float depth, bool partly) { keepShone(light, depth, partly, 0.0); }

@@ -13,6 +13,7 @@ import { NameRow } from '../../parts/NameRow';
 import { PlainRow } from '../../parts/PlainRow';
 import { ReorderItem } from '../../parts/Reorder';
 import rows from '../../parts/Row.module.css';
+import { withReading } from '../fly/route/routeEdits';
 import { bench, useBench } from '../../state/bench';
 import { LayerDrawing } from './LayerDrawing';
 import { applyPreset, duplicateLayer, removeLayer } from './layerEdits';
@@ -84,6 +85,11 @@ export function LayerCard({ piece, layer, index }: { piece: Piece; layer: Layer;
                 {says}
               </p>
             ))}
+            {definition.reads && (
+              <Button onPress={() => bench.update((now) => withReading(now, layer.id, 0))}>
+                Look from where it reads
+              </Button>
+            )}
             <NameRow path={[...path, 'name']} name={layer.name} of="layer" />
             <PlainRow
               label="Start from"

@@ -46,6 +46,18 @@ export interface Sighted {
   rotation: Quaternion;
 }
 
+/** Where a layer is read from that reads right from one direction only. */
+export interface Read {
+  middle: Vec3;
+  /** how it stands, and on that how its reader is turned, who looks along −z */
+  stands: Quaternion;
+  turn: Quaternion;
+  /** metres from its middle that he is; 0: far off */
+  distance: number;
+  /** half its width and half its height, as he sees it */
+  half: readonly [number, number];
+}
+
 /** What of its piece a route is described by. */
 export interface RouteSetting {
   /** metres after which the world repeats */
@@ -63,6 +75,8 @@ export interface RouteWorld extends RouteSetting {
   /** share of the lap's way that is behind at a phase: see flight/speed */
   share(phase: number): number;
   sight(target: Target, phase: number): Sighted;
+  /** where a layer is read from at a phase; null of those that look as they look from everywhere */
+  readOf(layerId: string | null, phase: number): Read | null;
   /** where a layer is */
   middleOf(layerId: string | null): Vec3;
 }
@@ -74,6 +88,8 @@ export interface RouteStart {
   /** a layer with a route of its own, and one whose elements can carry a camera; null where there is none */
   way: string | null;
   carrier: string | null;
+  /** one that reads right from one direction only */
+  reads: string | null;
   /** the middle of what stands in the world, and the radius in metres of a ball that holds about all of it */
   middle: Vec3;
   radius: number;
@@ -130,6 +146,14 @@ export interface Keeping<R extends object> {
   keep(route: R, found: FoundView, already: boolean): { route: R; turn: Turn | null };
 }
 
+/** A lens as a route may ask for it: its projection, and how wide it sees. */
+export interface Lens {
+  lens: 'perspective' | 'orthographic';
+  widthM: number;
+  sensorMm: number;
+  focalMm: number;
+}
+
 /** What the core and the interface know about one kind of route. One definition per folder of `routes/`. */
 export interface RouteDefinition<R extends object> {
   kind: string;
@@ -160,6 +184,8 @@ export interface RouteDefinition<R extends object> {
   keeping?: Keeping<R>;
   /** fields whose keys stand at the same frames as those of the camera's turn, and are moved with them */
   keyed?: readonly string[];
+  /** the lens it is for, when such a route is new */
+  lens?(route: R, world: Pick<RouteWorld, 'readOf'>, aspect: number): Partial<Lens>;
   /** where the camera faces when such a route is new */
   facing(route: R, view: View): Facing;
 }

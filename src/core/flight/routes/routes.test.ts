@@ -17,12 +17,14 @@ const world: RouteWorld = {
     position: [Number(aside), Number(above), -Number(ahead)],
     rotation: [0, 0, 0, 1],
   }),
+  readOf: () => null,
   middleOf: () => [0, 0, -6],
 };
 const start: RouteStart = {
   pose: { position: [0.5, 0.2, -1], quaternion: viewTurn({ yaw: 10, pitch: -5, roll: 0 }) },
   way: null,
   carrier: null,
+  reads: null,
   middle: [0, 1, -6],
   radius: 3,
 };

@@ -1,4 +1,5 @@
-import { newRoute } from '../../../../core/world/newRoute';
+import { lensFor, newRoute } from '../../../../core/world/newRoute';
+import { readOf } from '../../../../core/world/reading';
 import { cameraPose } from '../../../../core/world/camera';
 import { routeOf, type RouteKind } from '../../../../core/flight/routes/kinds';
 import type { Station, StationsRoute } from '../../../../core/flight/routes/stations/stations';
@@ -13,11 +14,22 @@ const withFlight = (piece: Piece, change: Partial<Flight>): Piece => ({
   flight: { ...piece.flight, ...change },
 });
 
-/** The piece with a route of another kind that fits it, facing as such a route would. */
-export function withRoute(piece: Piece, kind: RouteKind, phase: number): Piece {
+/** The piece with a route of another kind that fits it, facing as such a route would, through the lens it is for. @param fields of the route that are known */
+export function withRoute(piece: Piece, kind: RouteKind, phase: number, fields: object = {}): Piece {
   const pose = cameraPose(piece, phase);
-  const route = newRoute(kind, piece, pose);
-  return withFlight(piece, { route, aside: 0, above: 0, ...routeOf(kind).facing(route, viewOf(pose)) });
+  const route = { ...newRoute(kind, piece, pose), ...fields };
+  const turned = routeOf(kind).facing(route, viewOf(pose));
+  return withFlight(piece, { route, aside: 0, above: 0, ...turned, ...lensFor(route, piece) });
+}
+
+/** The piece with the camera where a layer of it reads right, as near as that needs. */
+export function withReading(piece: Piece, layerId: string, phase: number): Piece {
+  const read = readOf(piece, layerId, phase);
+  if (!read) return piece;
+  const back = read.distance > 0 ? read.distance : Math.max(6, Number((4 * Math.max(...read.half)).toPrecision(2)));
+  // a hand that turns it would show how it is made
+  const level = { yaw: 0, pitch: 0, roll: 0, bank: 0, handScale: 0 };
+  return withFlight(withRoute(piece, 'reading', phase, { of: layerId, back, aside: 0, over: 0 }), level);
 }
 
 /** A station more, at a view, after all others. */

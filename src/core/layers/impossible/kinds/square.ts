@@ -1,0 +1,44 @@
+import type { Vec3 } from '../../../space/vector';
+import { beamsAlong, cornersOf } from '../blocks';
+import type { FigureKind } from './made';
+import { meeting } from './meeting';
+
+/** How far the eye is above the level, as a rise over a run along either axis. */
+const RISE = 0.32;
+
+/** Four beams around a square, that go to the right, up, to the left, and down: to the left and to the right both towards the reader. */
+export const square: FigureKind = {
+  label: 'Four beams',
+  make({ width, height, thickness }) {
+    // level beams are seen slantwise
+    const w = width * Math.SQRT2;
+    const lost = RISE * w;
+    const h = height + lost / 2;
+    const half = Math.min(thickness, width / 3, height / 3) / 2;
+    const reads: Vec3 = [w, lost, w];
+    const middle = (h - lost) / 2;
+    const places: Vec3[] = [
+      [0, middle, 0],
+      [0, 0, 0],
+      [w, 0, 0],
+      [w, h, 0],
+      [w, h, w],
+      [w, middle + lost, w],
+    ];
+    const section: Vec3 = [half, half, half];
+    const blocks = beamsAlong(
+      places,
+      places.slice(1).map(() => section),
+      reads,
+    );
+    return {
+      blocks,
+      reads,
+      way: places,
+      bends: half,
+      before: 4 * half,
+      eases: 0.8 * middle,
+      meets: meeting(cornersOf(blocks[0]), cornersOf(blocks[4]), reads),
+    };
+  },
+};
