@@ -7,5 +7,9 @@ it('the page of what stands in which demo piece is that of the demo pieces: npm 
 });
 
 it('everything there is stands in a piece that can be looked at', () => {
-  expect(standing().split('\n').filter((line) => line.includes('in none yet'))).toEqual([]);
+  expect(
+    standing()
+      .split('\n')
+      .filter((line) => line.includes('in none yet')),
+  ).toEqual([]);
 });
