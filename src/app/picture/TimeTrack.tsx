@@ -1,4 +1,4 @@
-import { useCallback, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { type KeyboardEvent, type PointerEvent, useCallback, useMemo, useRef } from 'react';
 import { evaluateAnimated, type Animated } from '../../core/time/animated';
 import { framePhase } from '../../core/time/lap';
 import { Canvas } from '../parts/Canvas';
@@ -6,7 +6,7 @@ import { bench, useBench, usePiece } from '../state/bench';
 import { getAt } from '../../core/piece/paths';
 import { player } from '../state/player';
 import { drawTrack } from './drawTrack';
-import { openStretches } from './openStretches';
+import { openExchanges, openStretches } from './openStretches';
 import { phaseAt, pointAt, stretchesOf, type Track } from './track';
 import styles from './Picture.module.css';
 
@@ -36,6 +36,10 @@ export function TimeTrack({ width, height, border }: Props) {
   const dragging = useRef(false);
   const { frames } = piece.lap;
   const phase = status?.phase ?? 0;
+  const strips = useMemo(
+    () => ({ stretches: openStretches(piece, open), exchanges: openExchanges(piece, open) }),
+    [piece, open],
+  );
   const refined = status && status.wanted > 1 ? Math.min(1, status.passes / status.wanted) : 0;
   const draw = useCallback(
     (context: CanvasRenderingContext2D) => {
@@ -47,11 +51,11 @@ export function TimeTrack({ width, height, border }: Props) {
         frames,
         finished: lap ? stretchesOf(lap.there, lap.frames) : [],
         beats: piece.lap.tempo?.beats ?? 0,
-        stretches: openStretches(piece, open),
+        ...strips,
         keys: typeof value === 'object' && value.law === 'keyed' ? value.keys.map(({ at }) => at) : [],
       });
     },
-    [width, height, border, piece, selected, open, lap, phase, refined, frames],
+    [width, height, border, piece, selected, strips, lap, phase, refined, frames],
   );
   if (width < 60) return null;
 

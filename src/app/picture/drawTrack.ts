@@ -12,8 +12,9 @@ export interface TrackMarks {
   /** whole beats of the lap, or none */
   beats: number;
   keys: readonly number[];
-  /** in which what is open is there */
+  /** in which what is open is there, and in which it shows another body */
   stretches: readonly { from: number; length: number }[];
+  exchanges: readonly { from: number; length: number }[];
 }
 
 /** Half of the gap in the line that marks the seam, as a share of the lap. */
@@ -21,7 +22,7 @@ const GAP = 0.0026;
 /** More beats than these could not be told apart. */
 const MOST_BEATS = 200;
 
-/** Draws the line of the lap and what is marked on it: stretches, finished frames, what has gone by, refinement, shutter, beats, keys, the seam. */
+/** Draws the line of the lap and what is marked on it: stretches, exchanges, finished frames, what has gone by, refinement, shutter, beats, keys, the seam. */
 export function drawTrack(context: CanvasRenderingContext2D, track: Track, marks: TrackMarks): void {
   const line = new Path2D(trackPath(track));
   const length = trackLength(track);
@@ -45,6 +46,7 @@ export function drawTrack(context: CanvasRenderingContext2D, track: Track, marks
 
   stroke(GAP, 1 - 2 * GAP, 5, 'track');
   for (const { from, length: share } of marks.stretches) stroke(from, share, 9, 'text', 0.3);
+  for (const { from, length: share } of marks.exchanges) stroke(from, share, 9, 'mark', 0.5);
   for (const { from, length: share } of marks.finished) stroke(from, share, 5, 'text', 0.5);
   stroke(GAP, phase - GAP, 2, 'time');
   stroke(phase, marks.refined / frames, 5, 'mark');

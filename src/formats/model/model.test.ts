@@ -12,6 +12,7 @@ import { modelFormatOf, readModel } from './model';
 import { readMtl, roughOf } from './mtl';
 import { readObj } from './obj';
 import { readPly } from './ply';
+import { bodiesOfPoints, MOST_POINTS } from './points';
 import { readStl } from './stl';
 
 const bytesOf = (text: string): Uint8Array<ArrayBuffer> => new TextEncoder().encode(text);
@@ -117,6 +118,48 @@ f 4/1/1 3/2/1 5/3/1`;
     ['v 0 0 0\nl 1 1', 'it holds no faces'],
   ])('%j is refused: %s', (wrong, words) => {
     expect(() => readObj(bytesOf(wrong), 'odd.obj')).toThrow(words);
+  });
+});
+
+describe('points without faces', () => {
+  it('become small bodies about them, each in its colour', () => {
+    const text = `ply\nformat ascii 1.0\nelement vertex 3\nproperty float x\nproperty float y\nproperty float z\nproperty uchar red\nproperty uchar green\nproperty uchar blue\nend_header\n0 0 0 255 0 0\n4 0 0 0 255 0\n0 3 0 0 0 255\n`;
+    const { parts, materials } = readPly(bytesOf(text), 'scan.ply');
+    const [{ position, dye, index }] = parts;
+    expect(index.length).toBe(3 * 12);
+    [
+      [0, 0, 0],
+      [4, 0, 0],
+      [0, 3, 0],
+    ].forEach((point, i) => {
+      const corners = [0, 1, 2, 3].map((k) => [...position.subarray((i * 4 + k) * 3, (i * 4 + k) * 3 + 3)]);
+      point.forEach((v, k) => expect(corners.reduce((sum, corner) => sum + corner[k], 0) / 4).toBeCloseTo(v, 5));
+      expect([...(dye ?? []).slice(i * 12, i * 12 + 3)]).toEqual([0, 1, 2].map((k) => (k === i ? 1 : 0)));
+      // closed, and seen from outside
+      let volume = 0;
+      for (let t = i * 12; t < i * 12 + 12; t += 3) {
+        const [a, b, c] = [0, 1, 2].map((k) =>
+          [...position.subarray(index[t + k] * 3, index[t + k] * 3 + 3)].map((v, j) => v - point[j]),
+        );
+        volume +=
+          (a[0] * (b[1] * c[2] - b[2] * c[1]) +
+            a[1] * (b[2] * c[0] - b[0] * c[2]) +
+            a[2] * (b[0] * c[1] - b[1] * c[0])) /
+          6;
+      }
+      expect(volume).toBeGreaterThan(0);
+    });
+    expect(materials[0].colour).toEqual([1, 1, 1]);
+  });
+
+  it('are thinned out evenly where there are more than fit', () => {
+    const position = Float32Array.from({ length: (MOST_POINTS + 7000) * 3 }, (_, i) => (i % 3 === 0 ? i / 3 : 0));
+    const thin = bodiesOfPoints(position, null);
+    expect(thin.index.length).toBe(MOST_POINTS * 12);
+    // the last body is about the last point but for what is left out, the first about the first
+    expect(thin.position[0]).toBeLessThan(1e3);
+    expect(thin.position[thin.position.length - 3]).toBeGreaterThan(MOST_POINTS);
+    expect(bodiesOfPoints(new Float32Array(3), null).index.length).toBe(12);
   });
 });
 

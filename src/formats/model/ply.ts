@@ -1,7 +1,8 @@
 import { toLinear } from '../../core/colour/colour';
-import { BARE, type RawModel } from '../../core/solids/models/raw';
+import { BARE, type RawModel, type RawPart } from '../../core/solids/models/raw';
 import { checkPart, checkSize, refuse } from './refuse';
 import { Whole } from './lists';
+import { bodiesOfPoints } from './points';
 import { fan } from './polygon';
 
 type Type = 'int8' | 'uint8' | 'int16' | 'uint16' | 'int32' | 'uint32' | 'float32' | 'float64';
@@ -230,7 +231,8 @@ function readFaces({ count, properties }: ElementOf, body: Body, vertices: Float
  * A model as a list of vertices and faces (Turk, "The PLY Polygon File Format", 1994): text, or binary either way round. Places, normals,
  * colours and places on a picture are read, by the names that are in use for them (common practice, no published source).
  * @param name what the file is called
- * @throws Trouble `refused` when it is none, or holds points alone
+ * Points without faces become small bodies.
+ * @throws Trouble `refused` when it is none
  */
 export function readPly(bytes: Uint8Array, name: string): RawModel {
   const { format, elements, at } = headOf(bytes, name);
@@ -257,25 +259,27 @@ export function readPly(bytes: Uint8Array, name: string): RawModel {
   }
   if (!vertices || ![0, 1, 2].every((k) => has.has(`position,${k}`)))
     return refuse(name, 'its vertices have no places');
-  if (index.length === 0) refuse(name, 'it holds points without faces');
-  checkSize(name, 0, index.length / 3);
-  checkPart(name, vertices.position, index);
   const all = (column: string, count: number): boolean =>
     Array.from({ length: count }, (_, k) => has.has(`${column},${k}`)).every(Boolean);
-  return {
-    name: name.replace(/\.ply$/i, ''),
-    parts: [
-      {
+  const dye = all('dye', 3) ? vertices.dye : null;
+  const bare = index.length === 0;
+  if (bare && vertices.position.length === 0) refuse(name, 'it is empty');
+  const part: Omit<RawPart, 'material'> = bare
+    ? { ...bodiesOfPoints(vertices.position, dye), normal: null, uv: null }
+    : {
         position: vertices.position,
         normal: all('normal', 3) ? vertices.normal : null,
         uv: all('uv', 2) ? vertices.uv : null,
-        dye: all('dye', 3) ? vertices.dye : null,
+        dye,
         index,
-        material: 0,
-      },
-    ],
+      };
+  checkSize(name, 0, part.index.length / 3);
+  checkPart(name, part.position, part.index);
+  return {
+    name: name.replace(/\.ply$/i, ''),
+    parts: [{ ...part, material: 0 }],
     // what is dyed is of its own colour
-    materials: [all('dye', 3) ? { ...BARE, colour: [1, 1, 1] } : BARE],
+    materials: [dye ? { ...BARE, colour: [1, 1, 1] } : BARE],
     pictures: [],
     up: null,
     unit: null,
