@@ -270,10 +270,11 @@ for (const reach of ['everywhere', 'point', 'plane', 'route', 'order', 'noise', 
     const layers = TREATMENTS.names
       .filter((kind) => !SKIPPED.includes(kind))
       .map((kind, i): Layer => {
-        const more = { reach, reachOuter: 3, axis: 'along', what: 'each' };
+        const more = { reach, reachOuter: 3, axis: 'along', what: 'each', on: 'land', leans: 0.7 };
         const base = newLayer(i % 2 ? 'copies' : 'field', `l-${kind}`, kind, 4);
         return { ...base, treatments: [newTreatment(kind, 't', 3, more)] };
       });
-    const piece = pieceOf(layers);
+    const land = newLayer('ground', 'land', 'Land', 4);
+    const piece = pieceOf([...layers, land]);
     for (const layer of piece.layers) await expectSame(page, piece, layer, 0.61);
   });

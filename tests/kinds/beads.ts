@@ -102,6 +102,7 @@ const NOWHERE = {
   tile: 1,
   routeOf: () => STRAIGHT,
   groundOf: () => null,
+  landOf: () => null,
   groundKey: () => '',
   extentOf: () => still({}),
   elementAt: () => null,

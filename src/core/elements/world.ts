@@ -1,9 +1,7 @@
+import type { GroundAt, Land } from '../noise/land';
 import type { Quaternion, Vec3 } from '../space/vector';
 import type { RouteShape } from './course';
 import type { Extent } from './extent';
-
-/** Height in metres and its derivatives at a place x, z of a ground's tile. */
-export type GroundAt = (x: number, z: number) => { height: number; slopeX: number; slopeZ: number };
 
 /** What a camera sees at a phase. */
 export interface CameraView {
@@ -31,6 +29,8 @@ export interface World {
   routeOf(layerId: string | null): RouteShape;
   /** the ground of another layer, and what tells its shape from others */
   groundOf(layerId: string): GroundAt | null;
+  /** the law of that ground */
+  landOf(layerId: string): Land | null;
   groundKey(layerId: string): string;
   /** the extent of another layer; of a net, that of its own points */
   extentOf(layerId: string): Extent;

@@ -4,7 +4,8 @@ import type { Curve } from '../elements/curve';
 import type { Axis } from '../elements/axis';
 import type { Extent } from '../elements/extent';
 import type { Placement } from '../elements/place/form';
-import type { GroundAt, World } from '../elements/world';
+import type { Land } from '../noise/land';
+import type { World } from '../elements/world';
 import type { FileKind, FileRef } from '../kept';
 import type { Form } from '../forms';
 import type { Kernel, KernelValues } from '../kernel/kernel';
@@ -95,7 +96,7 @@ export interface LayerDefinition<L extends object, V extends KernelValues = Kern
   /** elements of one row, which the map joins by a line */
   rowOf?(layer: L): number;
   /** its surface, that others may stand on */
-  ground?(layer: L, tile: number): GroundAt;
+  ground?(layer: L, tile: number): Land;
   /** the layer whose element carries it: what that did before shows later */
   carriedBy?(layer: L): string | null;
   /** other layers whose elements it is made of */

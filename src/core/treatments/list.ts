@@ -8,6 +8,7 @@ import { pulse } from './pulse/pulse';
 import { shatter } from './shatter/shatter';
 import { snap } from './snap/snap';
 import { stagger } from './stagger/stagger';
+import { stand } from './stand/stand';
 import { taper } from './taper/taper';
 import { trails } from './trails/trails';
 import { turn } from './turn/turn';
@@ -24,6 +25,7 @@ export const LIST = [
   appear,
   pulse,
   face,
+  stand,
   twist,
   bend,
   taper,

@@ -150,6 +150,7 @@ describe('every treatment', () => {
     appear: (u) => u,
     pulse: (u) => u,
     face: (u) => u,
+    stand: (u) => u,
     snap: (u) => u,
     trails: (u) => u,
     shatter: (u) => ({ law: 'swing', middle: 0.5, reach: u / 2, cycles: 1, wave: 'sine', shift: u }),

@@ -2,6 +2,7 @@ import { covers, isAlike } from '../matter/pattern/kinds';
 import { still, withBodies, type Extent } from '../elements/extent';
 import { STRAIGHT } from '../elements/course';
 import type { CameraView, World } from '../elements/world';
+import { landAt } from '../noise/land';
 import { definitionOf, type Layer } from '../layers/kinds';
 import type { Piece } from '../piece/schema';
 import type { Vec3 } from '../space/vector';
@@ -43,6 +44,10 @@ export function sceneOf(piece: Piece, { viewOf, elementIn }: Means): Scene {
     frames: piece.lap.frames,
     routeOf: (layerId) => (layerId === null ? STRAIGHT : routeOfLayer(piece, layerId)),
     groundOf(layerId) {
+      const land = world.landOf(layerId);
+      return land && landAt(land);
+    },
+    landOf(layerId) {
       const layer = layerAt(layerId);
       return (layer && definitionOf(layer.kind).ground?.(layer, piece.tile)) ?? null;
     },

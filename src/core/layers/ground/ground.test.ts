@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { LAYERS } from '../kinds';
 import { hash4, unitFrom } from '../../random/hash';
-import { ground, groundAt } from './ground';
+import { landAt } from '../../noise/land';
+import { ground, landOf } from './ground';
 import type { GroundLayer } from './form';
 
 const TILE = 12;
@@ -24,7 +25,7 @@ const places = Array.from({ length: 3000 }, (_, i): [number, number] => {
 });
 
 describe.each(['round', 'ridged', 'cobbles', 'columns'] as const)('land of the form %s', (form) => {
-  const at = groundAt(land({ form, octaves: 2 }), TILE);
+  const at = landAt(landOf(land({ form, octaves: 2 }), TILE));
 
   it('repeats with the tile and stays within its relief', () => {
     let [low, high] = [0, 0];
@@ -57,7 +58,7 @@ describe.each(['round', 'ridged', 'cobbles', 'columns'] as const)('land of the f
 
 describe('land of cells', () => {
   it('columns are level on top, each at a height of its own, and fall to the ground between them', () => {
-    const at = groundAt(land({ form: 'columns', octaves: 1, valley: 0 }), TILE);
+    const at = landAt(landOf(land({ form: 'columns', octaves: 1, valley: 0 }), TILE));
     const level = places.filter(([x, z]) => {
       const { slopeX, slopeZ } = at(x, z);
       return slopeX === 0 && slopeZ === 0;

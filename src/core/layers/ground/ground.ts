@@ -1,9 +1,10 @@
 import { fitNoise } from '../../noise/fit';
 import type { Drawing } from '../drawing';
-import type { GroundAt, World } from '../../elements/world';
+import type { World } from '../../elements/world';
+import { landForm } from '../../noise/land.gen';
+import type { Land } from '../../noise/land';
 import type { LayerDefinition } from '../definition';
-import { groundForm, groundHeight, groundKernel, groundPlace, type GroundValues } from './ground.gen';
-import { RF } from '../../kernel/scratch';
+import { groundKernel, groundPlace, type GroundValues } from './ground.gen';
 import { presets } from './presets';
 import { still } from '../../elements/extent';
 import { GroundForm, type GroundLayer } from './form';
@@ -29,34 +30,19 @@ const shapeValues = (layer: GroundLayer, tile: number) => {
     scale,
     period,
     octaves: layer.octaves,
-    form: groundForm[layer.form],
+    form: landForm[layer.form],
     valley: layer.valley,
   };
 };
 
-/** Height and slope of a ground at places of its tile. */
-export function groundAt(layer: GroundLayer, tile: number): GroundAt {
-  const { relief, scale, period, octaves, form, valley } = shapeValues(layer, tile);
-  return (x, zAt) => {
-    if (layer.surface === 'water') return { height: layer.above, slopeX: 0, slopeZ: 0 };
-    groundHeight(
-      x - layer.aside,
-      zAt,
-      layer.seed,
-      relief,
-      scale[0],
-      scale[1],
-      scale[2],
-      period[0],
-      period[1],
-      period[2],
-      octaves,
-      form,
-      valley,
-    );
-    return { height: RF[0] + layer.above, slopeX: RF[1], slopeZ: RF[2] };
-  };
-}
+/** The law of a ground. */
+export const landOf = (layer: GroundLayer, tile: number): Land => ({
+  ...shapeValues(layer, tile),
+  seed: layer.seed,
+  relief: layer.surface === 'water' ? 0 : layer.relief,
+  aside: layer.aside,
+  above: layer.above,
+});
 
 export const ground: LayerDefinition<GroundLayer, GroundValues> = {
   kind: 'ground',
@@ -81,7 +67,7 @@ export const ground: LayerDefinition<GroundLayer, GroundValues> = {
   },
   surrounds: true,
   solid: true,
-  ground: groundAt,
+  ground: landOf,
   mirrors: (layer) => layer.mirrors === 'all' && isFlat(layer),
   remarks: (layer) =>
     layer.mirrors === 'all' && !isFlat(layer)

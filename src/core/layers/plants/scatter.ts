@@ -1,4 +1,4 @@
-import type { GroundAt } from '../../elements/world';
+import type { GroundAt } from '../../noise/land';
 import type { Part } from '../drawing';
 import { hash4, unitFrom } from '../../random/hash';
 import { poissonDisk } from '../../scatter/poisson';
