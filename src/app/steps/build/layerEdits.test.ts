@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { PieceSchema, type Piece } from '../../../core/piece/schema';
 import { addLayer, applyPreset, duplicateLayer, moveLayer, placeFile, removeLayer } from './layerEdits';
+import { addTreatment } from './treatmentEdits';
 
 const empty: Piece = PieceSchema.parse({
   id: 'p',
@@ -101,5 +102,16 @@ describe('layers', () => {
     expect(moveLayer(piece, a, c).layers.map(({ id }) => id)).toEqual([b, c, a]);
     expect(moveLayer(piece, c, a).layers.map(({ id }) => id)).toEqual([c, a, b]);
     expect(moveLayer(piece, 'gone', a)).toBe(piece);
+  });
+});
+
+it('a treatment that asks for a ground takes the first there is', () => {
+  const bare = addLayer(empty, 'copies').piece;
+  const on = (piece: Piece): unknown => addTreatment(piece, 0, 'stand').piece.layers[0].treatments.at(-1);
+  expect(on(bare)).toMatchObject({ kind: 'stand', on: null });
+  const { piece, id } = addLayer(bare, 'ground');
+  expect(on({ ...piece, layers: [...piece.layers].sort((a) => (a.kind === 'copies' ? -1 : 1)) })).toMatchObject({
+    kind: 'stand',
+    on: id,
   });
 });

@@ -1,11 +1,23 @@
 import type { Layer, Piece } from '../../../core/piece/schema';
-import { newTreatment, type TreatmentKind } from '../../../core/treatments/kinds';
+import { offers } from '../../../core/layers/kinds';
+import { newTreatment, treatmentOf, type TreatmentKind } from '../../../core/treatments/kinds';
 import { movedOver, newId } from '../../state/edit';
 
 const withLayer = (piece: Piece, index: number, edit: (layer: Layer) => Layer): Piece => ({
   ...piece,
   layers: piece.layers.map((layer, i) => (i === index ? edit(layer) : layer)),
 });
+
+/** The first layer that has what each of a treatment's references looks for, where there is one. */
+function firstLayers(piece: Piece, own: Layer, kind: TreatmentKind): object {
+  const asked = Object.entries(treatmentOf(kind).form.fields).flatMap(([name, { control }]) => {
+    const of = control?.control === 'layer' ? control.of : undefined;
+    if (of === undefined || of === 'any') return [];
+    const found = piece.layers.find((layer) => layer !== own && offers(layer, of));
+    return found ? [[name, found.id] as const] : [];
+  });
+  return Object.fromEntries(asked);
+}
 
 /** A new treatment at the end of a layer's list, with a seed of its own. */
 export function addTreatment(piece: Piece, index: number, kind: TreatmentKind): { piece: Piece; id: string } {
@@ -16,7 +28,7 @@ export function addTreatment(piece: Piece, index: number, kind: TreatmentKind): 
     id,
     piece: withLayer(piece, index, (layer) => ({
       ...layer,
-      treatments: [...treatments, newTreatment(kind, id, seed)],
+      treatments: [...treatments, newTreatment(kind, id, seed, firstLayers(piece, layer, kind))],
     })),
   };
 }
