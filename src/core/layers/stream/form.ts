@@ -9,6 +9,7 @@ import {
   integer,
   layerRef,
   number,
+  points,
   profile,
   shownIf,
   without,
@@ -51,6 +52,7 @@ const ribbon = { field: 'drawn', is: ['ribbons'] };
 const light = { field: 'drawn', is: ['particles', 'ribbons'] };
 const byItself = { field: 'carried', is: ['no'] };
 const byElement = { field: 'carried', is: ['element'] };
+const byCurve = { field: 'carried', is: ['drawn'] };
 const sized = { field: 'form', is: ['box', 'plane', 'ball', 'disc', 'surface'] };
 
 /** Fields of a body are shown only when the stream is drawn as bodies. */
@@ -117,11 +119,11 @@ export const StreamForm = form({
   }),
   carried: choice(
     'no',
-    { no: 'By nothing', element: 'By an element' },
+    { no: 'By nothing', element: 'By an element', drawn: 'Along a curve drawn for it' },
     {
       label: 'Carried',
       group: emitter,
-      hint: 'By an element of another layer, as the joint of a figure, it goes wherever that goes, and hands on its motion.',
+      hint: 'By an element of another layer, as the joint of a figure, or along a closed curve drawn in the map, it goes wherever that goes, and hands on its motion.',
     },
   ),
   layer: layerRef({
@@ -137,6 +139,30 @@ export const StreamForm = form({
     group: emitter,
     when: byElement,
     hint: 'Which of its elements, counted from 0.',
+  }),
+  path: points(
+    [
+      [-2, 0.4, 4],
+      [0, 1, 7],
+      [2, -0.2, 5],
+      [0.4, -0.6, 3],
+    ],
+    {
+      label: 'Points of the curve',
+      group: emitter,
+      when: byCurve,
+      hint: 'The points it goes through, and back to the first; drawn in the map.',
+    },
+  ),
+  times: integer(1, {
+    label: 'Goes round it',
+    unit: 'times a lap',
+    min: -16,
+    max: 16,
+    comfort: 4,
+    group: emitter,
+    when: byCurve,
+    hint: 'How often it goes along the curve in a lap; below 0 the other way.',
   }),
   travels: flag(false, {
     label: 'Travels the route',

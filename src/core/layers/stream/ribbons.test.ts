@@ -3,6 +3,7 @@ import { takeStock } from '../../../../tests/stock';
 import { PieceSchema, type Piece } from '../../piece/schema';
 import { stateReport } from '../../seam/report';
 import type { Vec3 } from '../../space/vector';
+import { pathFromSpec } from '../../space/path';
 import { sceneOfPiece } from '../../world/camera';
 import { elementIn } from '../../world/elements';
 import { frameKeys } from '../../world/frameKey';
@@ -134,6 +135,36 @@ describe('an emitter that something carries', () => {
       // dragged to a stop at once, it has gone no more than its first speed for a sixtieth of a second
       expect(apart(placeOf(all, newest), hand)).toBeLessThan(0.05);
     }
+  });
+
+  it.each([1, 3, -2])('goes along a curve drawn for it %i times a lap, evenly, and hands that on', (times) => {
+    const points = [
+      [-2, 0, 3],
+      [0, 1.5, 6],
+      [2, 0, 4],
+    ].map(([aside, above, ahead], i) => ({ id: `p${i}`, aside, above, ahead }));
+    const drawn = { carried: 'drawn', path: points, times, form: 'point', rate: 30, life: 1, turbulence: 0 };
+    const piece = pieceWith({ ...drawn, speed: 0, drag: 0, gravity: 0, lifeSpread: 0 });
+    const path = pathFromSpec({ kind: 'closed', points: points.map((p): Vec3 => [p.aside, p.above, -p.ahead]) });
+    const along = (phase: number): Vec3 => path.pointAt(((((phase * times) % 1) + 1) % 1) * path.length);
+    const speed = (path.length * Math.abs(times)) / SECONDS;
+    for (const phase of [0.02, 0.4, 0.97]) {
+      const all = layerElements(piece, 'one', phase);
+      let seen = 0;
+      for (let i = 0; i < all.count; i++) {
+        if (all.fade[i] === 0) continue;
+        seen++;
+        const age = all.place[i];
+        const born = phase - age / SECONDS;
+        const [a, b] = [along(born - 1e-5), along(born + 1e-5)];
+        const pace = a.map((v, k) => (b[k] - v) / (2e-5 * SECONDS)) as Vec3;
+        expect(Math.hypot(...pace)).toBeCloseTo(speed, 2);
+        expect(apart(placeOf(all, i), along(born).map((v, k) => v + pace[k] * age) as Vec3)).toBeLessThan(0.02);
+      }
+      expect(seen).toBeGreaterThan(10);
+    }
+    expect(stateReport(piece).ok).toBe(true);
+    expect(definitionOf('stream').curve?.(piece.layers[0], piece.tile)?.points).toHaveLength(3);
   });
 
   it('hands on its motion', () => {

@@ -18,6 +18,7 @@ import {
 import { surfacePoints } from '../../solids/surface';
 import { evaluateAnimated } from '../../time/animated';
 import { spriteOf, withModel } from '../base';
+import { plainCurve } from '../../elements/curve';
 import { carriedAlong, courseValues, paceOf } from '../../elements/course';
 import { boxOf, still } from '../../elements/extent';
 import type { LayerDefinition } from '../definition';
@@ -155,6 +156,7 @@ export const stream: LayerDefinition<StreamLayer, StreamValues> = {
   takesFile: (layer, kind, file) => (kind === 'model' && isBodies(layer) ? withModel(layer, file) : null),
   notes: (layer) => usedBody(layer).flatMap(modelNotes),
   remarks: (layer) => usedBody(layer).flatMap(modelRemarks),
+  curve: ({ carried, path }) => (carried === 'drawn' ? plainCurve('path', path, 0) : null),
   carriedBy: ({ carried, layer }) => (carried === 'element' ? layer : null),
   follows: (layer) => layer.follow,
   liesAlong: alongRoute,

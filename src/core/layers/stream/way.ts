@@ -1,4 +1,6 @@
 import type { World } from '../../elements/world';
+import type { CurvePoint } from '../../forms';
+import { pathFromSpec } from '../../space/path';
 import type { Vec3 } from '../../space/vector';
 import type { StreamLayer } from './form';
 
@@ -17,27 +19,43 @@ export interface Way {
 
 const ways = new WeakMap<World, Map<string, Way | null>>();
 
-/** The way of the element that carries a stream's emitter; null where none does, or it is not there. */
-export function wayOf({ carried, layer, element }: StreamLayer, world: World): Way | null {
-  if (carried !== 'element' || layer === null) return null;
+/** The way along which a stream's emitter is carried; null where nothing carries it, or that is not there. */
+export function wayOf({ carried, layer, element, path, times }: StreamLayer, world: World): Way | null {
+  if (carried === 'no' || (carried === 'element' && layer === null)) return null;
   const known = ways.get(world) ?? new Map<string, Way | null>();
   ways.set(world, known);
-  const key = `${layer} ${element}`;
+  const key = carried === 'drawn' ? JSON.stringify([path, times]) : `${layer} ${element}`;
   const found = known.get(key);
   if (found !== undefined) return found;
-  const way = lookedFor(world, layer, element);
+  const way =
+    carried === 'drawn'
+      ? wayThrough(alongCurve(path, times))
+      : wayThrough((phase) => (layer === null ? null : world.elementAt(layer, element, phase)));
   known.set(key, way);
   return way;
 }
 
-function lookedFor(world: World, layer: string, element: number): Way | null {
-  const first = world.elementAt(layer, element, 0);
-  const last = world.elementAt(layer, element, 1);
+/** Where something is that goes evenly along a closed curve, so many times a lap. */
+function alongCurve(points: readonly CurvePoint[], times: number): (phase: number) => Vec3 {
+  const path = pathFromSpec({
+    kind: 'closed',
+    points: points.map(({ aside, above, ahead }) => [aside, above, -ahead]),
+  });
+  return (phase) => {
+    const round = phase * times;
+    return path.pointAt((round - Math.floor(round)) * path.length);
+  };
+}
+
+/** The way of what is at a place at every phase of a lap. */
+function wayThrough(placeAt: (phase: number) => Vec3 | null): Way | null {
+  const first = placeAt(0);
+  const last = placeAt(1);
   if (!first || !last) return null;
   const table = new Float64Array(SAMPLES * 4);
   const [low, high]: [Vec3, Vec3] = [[...first], [...first]];
   for (let i = 0; i <= SAMPLES; i++) {
-    const at = i === SAMPLES ? last : (world.elementAt(layer, element, i / SAMPLES) ?? first);
+    const at = i === SAMPLES ? last : (placeAt(i / SAMPLES) ?? first);
     if (i < SAMPLES) table.set(at, i * 4);
     at.forEach((v, k) => {
       low[k] = Math.min(low[k], v);
