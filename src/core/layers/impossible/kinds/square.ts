@@ -1,7 +1,6 @@
 import type { Vec3 } from '../../../space/vector';
-import { beamsAlong, cornersOf } from '../blocks';
+import { ofBeams } from './beams';
 import type { FigureKind } from './made';
-import { meeting } from './meeting';
 
 /** How far the eye is above the level, as a rise over a run along either axis. */
 const RISE = 0.32;
@@ -25,20 +24,6 @@ export const square: FigureKind = {
       [w, h, w],
       [w, middle + lost, w],
     ];
-    const section: Vec3 = [half, half, half];
-    const blocks = beamsAlong(
-      places,
-      places.slice(1).map(() => section),
-      reads,
-    );
-    return {
-      blocks,
-      reads,
-      way: places,
-      bends: half,
-      before: 4 * half,
-      eases: 0.8 * middle,
-      meets: meeting(cornersOf(blocks[0]), cornersOf(blocks[4]), reads),
-    };
+    return ofBeams(places, half, reads, 0.8 * middle);
   },
 };

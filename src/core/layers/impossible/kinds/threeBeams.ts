@@ -1,7 +1,6 @@
 import type { Vec3 } from '../../../space/vector';
-import { beamsAlong, cornersOf } from '../blocks';
+import { ofBeams } from './beams';
 import type { FigureKind } from './made';
-import { meeting } from './meeting';
 
 /**
  * Three beams at right angles, of which the last ends, as it is seen, where the first began (Penrose and Penrose, "Impossible objects:
@@ -19,16 +18,6 @@ export const threeBeams: FigureKind = {
       [w, h, w],
       [1.5 * w, h, w],
     ];
-    const square: Vec3 = [half, half, half];
-    const blocks = beamsAlong(places, [square, square, square, square], reads);
-    return {
-      blocks,
-      reads,
-      way: places,
-      bends: half,
-      before: 4 * half,
-      eases: 0.3 * w,
-      meets: meeting(cornersOf(blocks[0]), cornersOf(blocks[3]), reads),
-    };
+    return ofBeams(places, half, reads, 0.3 * w);
   },
 };
