@@ -153,9 +153,9 @@ class EngineWorker implements EngineApi {
   ): ReturnType<EngineApi['seamPictures']> {
     this.cancelled = false;
     await takeIn(missingFiles(request.piece));
-    const picture = (frame: FrameRequest): Promise<Float32Array> =>
+    const picture = (piece: Piece, frame: FrameRequest): Promise<Float32Array> =>
       this.drawn(async (renderer) => {
-        renderer.setPiece(request.piece);
+        renderer.setPiece(piece);
         await renderer.ready(frame);
         return renderer.readPicture(frame);
       });

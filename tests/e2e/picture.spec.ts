@@ -3,7 +3,10 @@ import { pixmapUrl } from '../../src/core/pictures/pixmap';
 import { expect, type Page } from '@playwright/test';
 import { cameraPose } from '../../src/core/world/camera';
 import { PieceSchema, type Piece } from '../../src/core/piece/schema';
+import { newLayer, type Layer } from '../../src/core/layers/kinds';
 import { hash4, unitFrom } from '../../src/core/random/hash';
+import { newMatter } from '../../src/core/matter/kinds';
+import { newTreatment } from '../../src/core/treatments/kinds';
 import { rotate } from '../../src/core/space/vector';
 import { coveringDemos, demoJson, numbersOf, test } from './lab';
 
@@ -328,7 +331,12 @@ test('the picture report sees planted faults', async ({ page }) => {
   expect(await report(short((piece) => Object.assign(piece.flight.route, { tilesPerLap: 1.1 })))).toMatchObject({
     verdict: 'jumps',
     ok: false,
+    // all layers are elsewhere, and the frames are most of what is seen
+    guilty: { layerId: 'frames' },
   });
+  expect(
+    await report(short((piece) => Object.assign(piece.flight, { yaw: { law: 'wound', start: 0, perLap: 12 } }))),
+  ).toMatchObject({ verdict: 'jumps', guilty: { layerId: null } });
   expect(
     await report(
       short((piece) => {
@@ -336,7 +344,24 @@ test('the picture report sees planted faults', async ({ page }) => {
         Object.assign(motes.treatments[0], { cycles: 2.5 });
       }),
     ),
-  ).toMatchObject({ verdict: 'jumps', ok: false });
+  ).toMatchObject({ verdict: 'jumps', ok: false, guilty: { layerId: 'motes' } });
+  // one small thing in a corner that pops on the first frame, among all that moves
+  const popped = await report(
+    short((piece) => {
+      const appear = newTreatment('appear', 'a', 1, { from: 0, to: 75 });
+      const title = newLayer('title', 'pop', 'Pop', 3);
+      const corner = { stands: 'frame', anchor: 'top left', text: 'I', high: 0.16, depth: 0, margin: 0.06 };
+      const matter = newMatter('emission', { glowing: 2 });
+      piece.layers.push({ ...title, ...corner, matter, treatments: [appear] } as Layer);
+      for (const layer of piece.layers) if (layer.kind === 'tunnel' || layer.kind === 'figure') layer.hidden = true;
+    }),
+  );
+  expect(popped).toMatchObject({ verdict: 'jumps', guilty: { layerId: 'pop' } });
+  expect(popped.guilty?.share).toBeGreaterThan(0.7);
+  const [column, row, columns, rows] = popped.worstBlock;
+  expect(column).toBeLessThan(columns / 3);
+  // rows are counted from the bottom up
+  expect(row).toBeGreaterThan((2 * rows) / 3);
 });
 
 test('a triangle seen from its very edge shines as a number', async ({ page }) => {

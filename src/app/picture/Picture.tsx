@@ -7,6 +7,7 @@ import { bench, useBench, usePiece } from '../state/bench';
 import { player } from '../state/player';
 import { useSize } from '../parts/useSize';
 import { Button } from '../parts/Button';
+import { WorstBlock } from '../steps/seam/WorstBlock';
 import { ByHand } from '../steps/fly/byhand/ByHand';
 import { Wipe } from './compare/Wipe';
 import { channelWords, showPicture } from './ChannelChoice';
@@ -172,6 +173,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
         ) : null}
         <Wipe width={width} height={height} border={BORDER} />
         <SafeArea width={width} height={height} />
+        <WorstBlock width={width} height={height} inset={BORDER} />
         <StandGrips width={width} height={height} border={BORDER} />
         <ByHand size={{ width, height }} />
         <div className={styles.marks}>

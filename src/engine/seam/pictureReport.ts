@@ -1,3 +1,5 @@
+import type { Guilty } from './guilty';
+
 /** Differences between neighbouring frames around a whole lap, and what they say of the join. */
 export interface PictureReport {
   /** step[i]: how much frame i + 1 differs from frame i; frame F is frame 0 */
@@ -15,6 +17,10 @@ export interface PictureReport {
   medianStep: number;
   /** block of the picture with the largest residual at the join: column, row, of columns, of rows */
   worstBlock: [number, number, number, number];
+  /** what is too much at a jump: the residual of that block, or where only that stands out the step of the whole picture; and what is usual near it */
+  excess: { of: 'block' | 'picture'; join: number; usual: number };
+  /** what makes most of a jump; null where nothing does by itself, or it closes */
+  guilty: Guilty | null;
 }
 
 /** Side of a block in pixels at the measured size. */
@@ -38,21 +44,15 @@ export interface Neighbours {
 }
 
 /**
- * Compares a frame with its neighbours, block by block; the worst block counts, so that one popping mote is seen.
+ * How far a frame is from the mean of its neighbours in each block, and how much the next one differs from it there: roots of means of
+ * squares and sums of squares; and how many numbers each block has.
  * @param before, here, after RGBA floats 0..1 of the same size
  */
-export function compareFrames(
-  before: Float32Array,
-  here: Float32Array,
-  after: Float32Array,
-  width: number,
-  height: number,
-): Neighbours {
+function blocksOf(before: Float32Array, here: Float32Array, after: Float32Array, width: number, height: number) {
   const columns = Math.ceil(width / BLOCK);
-  const rows = Math.ceil(height / BLOCK);
-  const residual = new Float64Array(columns * rows);
-  const step = new Float64Array(columns * rows);
-  const count = new Float64Array(columns * rows);
+  const residual = new Float64Array(columns * Math.ceil(height / BLOCK));
+  const step = new Float64Array(residual.length);
+  const count = new Float64Array(residual.length);
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const block = Math.floor(y / BLOCK) * columns + Math.floor(x / BLOCK);
@@ -65,16 +65,19 @@ export function compareFrames(
       }
       count[block] += 3;
     }
-  let worst = 0;
-  let total = 0;
-  let pixels = 0;
-  for (let b = 0; b < count.length; b++) {
-    residual[b] = Math.sqrt(residual[b] / count[b]);
-    total += step[b];
-    pixels += count[b];
-    if (residual[b] > residual[worst]) worst = b;
-  }
-  return { step: Math.sqrt(total / pixels), residual: residual[worst], block: worst };
+  return { residual: residual.map((sum, b) => Math.sqrt(sum / count[b])), step, count };
+}
+
+/** How far a frame is from the mean of its neighbours in one block. */
+export const residualIn = (block: number, ...frames: Parameters<typeof blocksOf>): number =>
+  blocksOf(...frames).residual[block];
+
+/** Compares a frame with its neighbours, block by block; the worst block counts, so that one popping mote is seen. */
+export function compareFrames(...frames: Parameters<typeof blocksOf>): Neighbours {
+  const { residual, step, count } = blocksOf(...frames);
+  const worst = residual.indexOf(Math.max(...residual));
+  const sum = (values: Float64Array): number => values.reduce((so, v) => so + v, 0);
+  return { step: Math.sqrt(sum(step) / sum(count)), residual: residual[worst], block: worst };
 }
 
 const median = (values: readonly number[]): number => {
@@ -122,5 +125,10 @@ export function judge(step: number[], residual: number[], block: number, width: 
     break: breaks,
     medianStep,
     worstBlock: [block % columns, Math.floor(block / columns), columns, Math.ceil(height / BLOCK)],
+    excess:
+      score > JUMP_SCORE
+        ? { of: 'block', join: joinResidual, usual: typicalResidual }
+        : { of: 'picture', join: joinStep, usual: typicalStep },
+    guilty: null,
   };
 }

@@ -1,4 +1,6 @@
+import type { Piece } from '../../../core/piece/schema';
 import type { Finding } from '../../../core/seam/finding';
+import type { PictureReport } from '../../../engine/protocol';
 import { useEffect } from 'react';
 import { Button } from '../../parts/Button';
 import { CardsHead } from '../../parts/CardsHead';
@@ -47,9 +49,7 @@ export function SeamCards() {
       {open.map((finding) => (
         <FindingCard key={finding.id} finding={finding} />
       ))}
-      {pictureFails ? (
-        <PictureCard verdict={pictures.report.verdict} score={pictures.report.score} pace={pictures.report.pace} />
-      ) : null}
+      {pictureFails ? <PictureCard report={pictures.report} /> : null}
       {closed.length > 0 ? (
         <article className={styles.card}>
           <h3>Close exactly</h3>
@@ -111,7 +111,22 @@ function FindingCard({ finding }: { finding: Finding }) {
   );
 }
 
-function PictureCard({ verdict, score, pace }: { verdict: string; score: number; pace: number }) {
+/** What is said of what makes most of a jump. */
+function guiltWords(piece: Piece, { verdict, guilty, excess }: PictureReport): string | null {
+  if (verdict !== 'jumps') return null;
+  if (!guilty)
+    return 'No layer makes most of it by itself: look at lights, effects, and what all of them have in common.';
+  if (guilty.layerId === null) return 'The camera does, which moves everything.';
+  const name = piece.layers.find(({ id }) => id === guilty.layerId)?.name ?? 'A layer';
+  const where = excess.of === 'block' ? 'in the block that is marked in the picture' : 'all over the picture';
+  return `${name} makes ${Math.round(guilty.share * 100)} % of it, ${where}.`;
+}
+
+function PictureCard({ report }: { report: PictureReport }) {
+  const piece = usePiece();
+  const { verdict, score, pace, guilty } = report;
+  const says = guiltWords(piece, report);
+  const layerId = guilty?.layerId ?? null;
   return (
     <article className={`${styles.card} ${styles.open}`}>
       <div className={styles.finding}>
@@ -125,6 +140,14 @@ function PictureCard({ verdict, score, pace }: { verdict: string; score: number;
           </small>
         </span>
       </div>
+      {says ? (
+        <div className={styles.repair}>
+          <span>{says}</span>
+          {layerId === null ? null : (
+            <Button onPress={() => bench.patch({ step: 'build', open: layerId })}>Show the layer</Button>
+          )}
+        </div>
+      ) : null}
     </article>
   );
 }

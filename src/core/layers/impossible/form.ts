@@ -96,7 +96,7 @@ export const ImpossibleForm = form({
     hint: 'Degrees above the level from where it reads; 35.26 is that of an isometric view.',
   }),
   distance: number(0, {
-    label: 'From as near as',
+    label: 'Distance',
     unit: 'm',
     min: 0,
     max: 10_000,

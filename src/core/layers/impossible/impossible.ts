@@ -14,7 +14,7 @@ import { carriedOf } from './carried';
 import { ImpossibleForm, type ImpossibleLayer } from './form';
 import { impossibleKernel, impossiblePlace, type ImpossibleValues } from './impossible.gen';
 import { presets } from './presets';
-import { partsIn, shapeKey, stoodOf, wayOf, WAY_STEPS } from './stood';
+import { partsIn, shapeKey, sketchOf, stoodOf, wayOf, WAY_STEPS } from './stood';
 
 const DEGREE = Math.PI / 180;
 const UPRIGHT: Quaternion = [0, 0, 0, 1];
@@ -116,6 +116,7 @@ export const impossible: LayerDefinition<ImpossibleLayer, ImpossibleValues> = {
       flat: { distance: layer.distance * stand.scale },
     };
   },
+  sketch: (layer) => ({ as: 'shapes', shapes: sketchOf(layer) }),
   kernel: impossibleKernel,
   elementCount: (layer, share) => partsOf(layer).length + carriedOf(layer, share).carried.length,
   counted(layer, share) {

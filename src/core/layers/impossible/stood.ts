@@ -14,6 +14,7 @@ import {
   type Quaternion,
   type Vec3,
 } from '../../space/vector';
+import type { Shape } from '../../type/shape';
 import { facesOf, type Block, type Face } from './blocks';
 import { FIGURES, type FigureName } from './kinds/list';
 import type { Made, Sizes } from './kinds/made';
@@ -220,3 +221,21 @@ export const meetsOf = (shaped: Shaped): [Vec3, Vec3][] => {
 /** Metres that one place is nearer the reader than another. */
 export const depthBetween = (stood: Stood, a: Vec3, b: Vec3): number =>
   dot(rotate(stood.reading, [0, 0, 1]), subtract(a, b));
+
+const sketches = memo<Shape[]>(40);
+
+/** A figure as it is read: what of it looks up, and to the right. */
+export const sketchOf = (shaped: Shaped): Shape[] =>
+  sketches(shapeKey({ ...shaped, distance: 0 }), () => {
+    const stood = stoodOf({ ...shaped, distance: 0 });
+    const back = inverse(stood.reading);
+    const { blocks } = stood.made;
+    return blocks.flatMap((own) =>
+      facesOf(own, own.fade < 1 ? [own] : blocks)
+        .filter(({ normals: [n] }) => n[0] > 0.3 || n[1] > 0.3)
+        .map(({ corners }) => ({
+          outline: Float64Array.from(corners.flatMap((corner) => rotate(back, stood.place(corner)).slice(0, 2))),
+          holes: [],
+        })),
+    );
+  });
