@@ -98,7 +98,7 @@ export function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
     slopeGap,
     repair: null,
     says: ok
-      ? `${counted.count.toLocaleString('en-US')} ${counted.noun} meet, in place, colour and speed`
+      ? `${counted.count.toLocaleString('en-US')} ${counted.noun} ${counted.count === 1 ? 'meets' : 'meet'}, in place, colour and speed`
       : gap >= TOLERANCE
         ? `does not line up: ${(gap * 100).toFixed(gap < 0.1 ? 2 : 0)} % of its extent apart`
         : `moves differently on both sides of the seam (${(slopeGap * 100).toFixed(0)} % of its speed)`,

@@ -57,7 +57,10 @@ export const copies: LayerDefinition<CopiesLayer, CopiesValues> = {
   notes: (layer) => modelNotes(bodyOf(layer)),
   remarks: (layer) => bodiesOf(layer).flatMap(modelRemarks),
   kernel: copiesKernel,
-  counted: (layer, share) => ({ count: drawnOf(layer, share), noun: 'copies' }),
+  counted(layer, share) {
+    const count = drawnOf(layer, share);
+    return { count, noun: count === 1 ? 'copy' : 'copies' };
+  },
   turnStep(layer, axis, each) {
     if (each) return Math.max(...bodiesOf(layer).map((body) => sourceTurnStep(body, axis)));
     const alike = (layer.spread === 0 || isEven(layer.gradient)) && areTogether(layer.exchanges);

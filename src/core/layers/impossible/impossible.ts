@@ -81,7 +81,7 @@ const isOfLetters = ({ carries }: ImpossibleLayer): boolean => carries === 'lett
 /** Up to so many of what goes round have names. */
 const MOST_NAMES = 200;
 
-const NOUNS = { lamps: 'lamps', particles: 'particles', letters: 'letters' };
+const ONE = { lamps: 'lamp', particles: 'particle', letters: 'letter' };
 
 /** Metres from the middle to the farthest of a figure and of what goes round it. */
 function farOf(layer: ImpossibleLayer): number {
@@ -121,7 +121,8 @@ export const impossible: LayerDefinition<ImpossibleLayer, ImpossibleValues> = {
   elementCount: (layer, share) => partsOf(layer).length + carriedOf(layer, share).carried.length,
   counted(layer, share) {
     const { carried } = carriedOf(layer, share);
-    if (layer.carries !== 'none') return { count: carried.length, noun: NOUNS[layer.carries] };
+    if (layer.carries !== 'none')
+      return { count: carried.length, noun: carried.length === 1 ? ONE[layer.carries] : layer.carries };
     const { length } = partsOf(layer);
     return { count: layer.parts === 'whole' ? 1 : length, noun: layer.parts === 'whole' ? 'figure' : 'blocks' };
   },
