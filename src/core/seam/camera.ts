@@ -2,6 +2,7 @@ import type { Piece } from '../piece/schema';
 import { multiply } from '../space/vector';
 import { cameraPose, type CameraPose } from '../world/camera';
 import { smallest, SLOPE_TOLERANCE, TOLERANCE, type Finding } from './finding';
+import { matchSlopes } from './slopes';
 import { applySymmetry, symmetryRotation, type Symmetry } from './symmetry';
 
 const distance = (a: readonly number[], b: readonly number[]): number => Math.hypot(...a.map((v, i) => v - b[i]));
@@ -35,12 +36,18 @@ export function cameraFinding(piece: Piece, g: Symmetry): Finding {
   };
   const gap = distance(end, carried(0));
   const size = (v: readonly number[]): number => Math.hypot(...v);
+  // place, turn and lens each against its own speed: a view that is whipped round must not hide a way that breaks off
+  const kinds = [0, 3, 7, end.length];
   // one-sided differences of second order
   const slopeGapOver = (h: number): number => {
     const [b1, b2, a0, a1, a2] = [at(1 - h), at(1 - 2 * h), carried(0), carried(h), carried(2 * h)];
     const before = end.map((v, i) => (3 * v - 4 * b1[i] + b2[i]) / (2 * h));
     const after = a0.map((v, i) => (-3 * v + 4 * a1[i] - a2[i]) / (2 * h));
-    return distance(before, after) / Math.max(size(before), size(after), 0.05);
+    const gaps = kinds.slice(1).map((to, i) => {
+      const [was, will] = [before, after].map((v) => v.slice(kinds[i], to));
+      return distance(was, will) / Math.max(size(was), size(will), 0.05);
+    });
+    return Math.max(...gaps);
   };
   const slopeGap = smallest(slopeGapOver);
   const ok = gap < TOLERANCE && slopeGap < SLOPE_TOLERANCE;
@@ -53,7 +60,8 @@ export function cameraFinding(piece: Piece, g: Symmetry): Finding {
     ok,
     gap,
     slopeGap,
-    repair: null,
+    // what meets and goes on otherwise may have a key there
+    repair: ok || gap >= TOLERANCE ? null : matchSlopes(piece, ['flight'], (mended) => cameraFinding(mended, g).ok),
     says: ok
       ? `${same}, at the same speed on both sides`
       : gap < TOLERANCE

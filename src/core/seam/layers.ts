@@ -12,6 +12,7 @@ import { layerPoints, worldOf } from '../world/layers';
 import { rides, standsOnce } from '../world/route';
 import { smallest, SLOPE_TOLERANCE, TOLERANCE, type Finding, type Repair } from './finding';
 import { worstMatch } from './match';
+import { matchSlopes } from './slopes';
 import { applySymmetry, type Symmetry } from './symmetry';
 
 /** Where elements set off one after another, this share of them (one at least, of several) may do so at the seam as anywhere. */
@@ -96,13 +97,19 @@ export function layerFinding(piece: Piece, layer: Layer, g: Symmetry): Finding {
     ok,
     gap,
     slopeGap,
-    repair: null,
+    repair: ok || gap >= TOLERANCE ? null : slopesRepair(piece, layer, g),
     says: ok
       ? `${counted.count.toLocaleString('en-US')} ${counted.noun} ${counted.count === 1 ? 'meets' : 'meet'}, in place, colour and speed`
       : gap >= TOLERANCE
         ? `does not line up: ${(gap * 100).toFixed(gap < 0.1 ? 2 : 0)} % of its extent apart`
         : `moves differently on both sides of the seam (${(slopeGap * 100).toFixed(0)} % of its speed)`,
   };
+}
+
+/** What brings the slopes of a layer together that meets at the seam and moves otherwise on its other side. */
+function slopesRepair(piece: Piece, { id }: Layer, g: Symmetry): Repair | null {
+  const index = piece.layers.findIndex((layer) => layer.id === id);
+  return matchSlopes(piece, ['layers', index], (mended) => layerFinding(mended, mended.layers[index], g).ok);
 }
 
 /** How what a layer shows goes on by itself, as a clip on a panel. */
