@@ -7,5 +7,6 @@ export const layerRef = ({
   none,
   strict,
   ...info
-}: Info & Pick<Control, 'none' | 'strict'> & { of?: 'any' | 'route' | 'way' | 'ground' | 'reading' }): Field<string | null> =>
-  fieldOf<string | null>(z.string().nullable(), null, controlled('layer', info, { of, none, strict }));
+}: Info & Pick<Control, 'none' | 'strict'> & { of?: 'any' | 'route' | 'way' | 'ground' | 'reading' }): Field<
+  string | null
+> => fieldOf<string | null>(z.string().nullable(), null, controlled('layer', info, { of, none, strict }));
