@@ -1,9 +1,11 @@
 import { stateReport } from '../../../../core/seam/report';
 import { ROUTES } from '../../../../core/flight/routes/kinds';
 import { describe, expect, it } from 'vitest';
+import { newLayer } from '../../../../core/layers/kinds';
+import { inverse, rotate, subtract } from '../../../../core/space/vector';
 import { cameraPose } from '../../../../core/world/camera';
 import { PieceSchema, type Piece } from '../../../../core/piece/schema';
-import { addStation, changeStation, shiftStation, withRoute } from './routeEdits';
+import { addStation, changeStation, shiftStation, withReading, withRoute } from './routeEdits';
 
 const piece: Piece = PieceSchema.parse({
   id: 'p',
@@ -42,5 +44,41 @@ describe('routes', () => {
     expect(two.stops[1]).toMatchObject(view);
     expect(changeStation(two, id, { rest: 5 }).stops[1].rest).toBe(5);
     expect(shiftStation(two, id, 1).stops[0].id).toBe(id);
+  });
+});
+
+describe('the view from where a figure reads', () => {
+  const figure = (fields: object): Piece =>
+    PieceSchema.parse({
+      ...piece,
+      layers: [...piece.layers, { ...newLayer('impossible', 'odd', 'Odd'), ahead: 9, once: false, ...fields }],
+      flight: { ...piece.flight, yaw: 12, handScale: 1, fNumber: 1.4 },
+    });
+
+  it('has the lens for it, stands still, is sharp in all its depth, and has the figure once', () => {
+    const seen = withReading(figure({}), 'odd', 0.4);
+    expect(seen.flight).toMatchObject({
+      lens: 'orthographic',
+      aim: 'own',
+      yaw: 0,
+      handScale: 0,
+      fNumber: 22,
+      focusOn: 'target',
+    });
+    expect(seen.flight.route).toMatchObject({ kind: 'reading', of: 'odd' });
+    expect(seen.layers.find(({ id }) => id === 'odd')).toMatchObject({ once: true });
+    // in the middle of the picture
+    const { position, quaternion } = cameraPose(seen, 0);
+    const [x, y, z] = rotate(inverse(quaternion), subtract([0, 0, -9], position));
+    expect([x, y]).toEqual([expect.closeTo(0, 6), expect.closeTo(0, 6)]);
+    expect(z).toBeLessThan(-5);
+    // wide enough for all of it
+    expect(Number(seen.flight.widthM)).toBeGreaterThan(2.5);
+  });
+
+  it('of one that is made for a reader near by is as near as that, through a lens with perspective', () => {
+    const seen = withReading(figure({ distance: 7, scale: 2 }), 'odd', 0);
+    expect(seen.flight).toMatchObject({ lens: 'perspective', sensorMm: 36, route: { back: 14 } });
+    expect(withReading(seen, 'nothing', 0)).toBe(seen);
   });
 });

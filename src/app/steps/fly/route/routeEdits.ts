@@ -27,9 +27,16 @@ export function withReading(piece: Piece, layerId: string, phase: number): Piece
   const read = readOf(piece, layerId, phase);
   if (!read) return piece;
   const back = read.distance > 0 ? read.distance : Math.max(6, Number((4 * Math.max(...read.half)).toPrecision(2)));
-  // a hand that turns it would show how it is made
-  const level = { yaw: 0, pitch: 0, roll: 0, bank: 0, handScale: 0 };
-  return withFlight(withRoute(piece, 'reading', phase, { of: layerId, back, aside: 0, over: 0 }), level);
+  // what turns the camera, or blurs by depth, would show how it is made; where the camera stays the figure may stand once
+  const flown = withRoute(piece, 'reading', phase, { of: layerId, back, aside: 0, over: 0 });
+  const { focusAt } = flown.flight;
+  return withFlight(
+    { ...flown, layers: flown.layers.map((layer) => (layer.id === layerId ? { ...layer, once: true } : layer)) },
+    {
+      ...{ yaw: 0, pitch: 0, roll: 0, bank: 0, handScale: 0 },
+      ...{ focusOn: 'target', focusAt: { ...focusAt, on: 'layer', layer: layerId }, pullTo: 'none', fNumber: 22 },
+    },
+  );
 }
 
 /** A station more, at a view, after all others. */

@@ -20,7 +20,7 @@ const ReadingForm = form({
     hint: 'Degrees the camera goes about the figure, to the right of where it reads; key it from 0 and back to 0.',
   }),
   over: animated(0, {
-    label: 'Leaves upwards',
+    label: 'Leaves up',
     ...degrees,
     min: -180,
     max: 180,
