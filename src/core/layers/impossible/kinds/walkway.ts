@@ -3,9 +3,6 @@ import { beamsAlong, block, cornersOf, type Block } from '../blocks';
 import type { FigureKind } from './made';
 import { meeting } from './meeting';
 
-/** Where its tower is cut, as a share of its height from below. */
-const CUT = 0.72;
-
 /** A level walkway with two bends that ends, as it is seen, on top of the tower that stands where it begins. */
 export const walkway: FigureKind = {
   label: 'Endless walkway',
@@ -15,7 +12,8 @@ export const walkway: FigureKind = {
     const wide = t * 0.85;
     const deck = t * 0.3;
     const reads: Vec3 = [w, h, w];
-    const top = CUT * h;
+    // the tower is cut just below where the end of the walkway is seen before it: so it stands before the bend it crosses
+    const top = Math.max(h / 2, h - deck / 2 - (wide * h) / w - 0.05 * t);
     const places: Vec3[] = [
       [0, top, 0],
       [0, 0, 0],
@@ -71,7 +69,7 @@ export const walkway: FigureKind = {
       way,
       bends: t * 0.6,
       before: 0,
-      eases: 0.6 * (1 - CUT) * h,
+      eases: 0.6 * (h - top),
       meets: meeting(cornersOf(blocks[0]), cornersOf(upper), reads),
     };
   },
