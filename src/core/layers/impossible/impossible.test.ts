@@ -6,7 +6,8 @@ import { stateReport } from '../../seam/report';
 import { edgesOf } from '../../solids/edges';
 import { add, cross, dot, length, normalize, rotate, inverse, scale, subtract, type Vec3 } from '../../space/vector';
 import { cameraPose } from '../../world/camera';
-import { layerElements, layerExtent } from '../../world/layers';
+import { layerElements, layerExtent, worldOf } from '../../world/layers';
+import { definitionOf } from '../kinds';
 import { boxOf } from '../../elements/extent';
 import { lyingOf } from '../../world/pattern';
 import { facesOf, type Block } from './blocks';
@@ -153,6 +154,19 @@ describe.each(NAMES)('%s', (name) => {
       }
     }
   });
+});
+
+it('parts that are alike are drawn at once, and each of them breaks into pieces', () => {
+  const drawn = (fields: object): number => {
+    const piece = before(fields);
+    const [layer] = piece.layers;
+    return layer.kind === 'impossible' ? definitionOf('impossible').drawings(layer, 1, worldOf(piece)).length : NaN;
+  };
+  expect(drawn({ figure: 'stairs', parts: 'blocks' })).toBe(1);
+  // all that stays, and five that fade
+  expect(drawn({ figure: 'prongs' })).toBeLessThanOrEqual(6);
+  const broken = partsIn(shaped('crate', { parts: 'blocks' }), { count: 5, seed: 2 });
+  expect(broken.map(({ mesh }) => mesh.piece !== null)).toEqual(broken.map(() => true));
 });
 
 /** What is seen of blocks from their reader at a place: the number of the nearest, its face’s direction, and its depth. */

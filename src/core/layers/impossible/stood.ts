@@ -95,22 +95,30 @@ function partsOf(stood: Stood, together: boolean, pieces: { count: number; seed:
   const solid = blocks.filter(({ fade }) => fade >= 1);
   const partly = blocks.filter(({ fade }) => fade < 1);
   const groups: Block[][] = together ? [solid, ...partly.map((one) => [one])] : blocks.map((one) => [one]);
+  const known = new Map<string, Mesh>();
   return groups
     .filter((group) => group.length > 0)
     .map((group) => {
       const faces = group.flatMap((one) => facesOf(one, group));
       const corners = faces.flatMap((face) => face.corners.map(stood.place));
-      const middle: Vec3 = together
-        ? [0, 0, 0]
-        : ([0, 1, 2].map((k) => {
-            const values = corners.map((corner) => corner[k]);
-            return (Math.min(...values) + Math.max(...values)) / 2;
-          }) as Vec3);
+      const [{ fade }] = group;
+      const middle: Vec3 = together && fade >= 1 ? [0, 0, 0] : middleOf(corners);
       const whole = meshOf(faces, stood, middle);
-      const mesh = pieces.count > 1 && group === groups[0] ? broken(whole, pieces.count, pieces.seed) : whole;
-      return { mesh: together ? { ...mesh, joined: true } : mesh, middle, fade: group[0].fade };
+      const mesh = pieces.count > 1 && fade >= 1 ? broken(whole, pieces.count, pieces.seed) : whole;
+      // those that are alike are one mesh, and are drawn as one
+      const key = [...mesh.position].map((v) => Math.round(v * 1e6)).join();
+      const same = known.get(key) ?? (together ? { ...mesh, joined: true } : mesh);
+      known.set(key, same);
+      return { mesh: same, middle, fade };
     });
 }
+
+/** The middle of the box that holds places. */
+const middleOf = (places: readonly Vec3[]): Vec3 =>
+  [0, 1, 2].map((k) => {
+    const values = places.map((place) => place[k]);
+    return (Math.min(...values) + Math.max(...values)) / 2;
+  }) as Vec3;
 
 function meshOf(faces: readonly Face[], stood: Stood, middle: Vec3): Mesh {
   const builder = new MeshBuilder();
