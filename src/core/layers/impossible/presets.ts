@@ -45,7 +45,7 @@ export const presets: readonly Preset<ImpossibleLayer>[] = [
   },
   {
     label: 'Two or three prongs',
-    fields: { figure: 'prongs', width: 3.2, height: 2.2, gradient: ramp('#a8bccb', '#eef4f8') },
+    fields: { figure: 'prongs', width: 3.2, height: 2.2, gradient: ramp('#a8bccb', '#eef4f8'), spread: 0 },
   },
   {
     label: 'Endless walkway, a lamp going round',
