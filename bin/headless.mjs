@@ -1,7 +1,7 @@
 // `render` and `check`: the same engine and exporter as in the app, in a browser without a window.
+import { createHash, randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { basename, extname } from 'node:path';
-import { unzipSync } from 'fflate';
+import { basename } from 'node:path';
 import { launchBrowser } from './browser.mjs';
 import { beforeEnd } from '../scripts/run.mjs';
 import { expectedBytes, readFormat, takeOutput, UsageError } from './output.mjs';
@@ -11,10 +11,9 @@ import { startServer } from './server.mjs';
  * @typedef {import('playwright-core').Page} Page
  * @typedef {import('../src/core/piece/schema').Piece} Piece
  * @typedef {import('../src/export/client').ExportProgress} ExportProgress
- * @typedef {import('./output.mjs').Format} Format
  * @typedef {import('./output.mjs').Output} Output
- * @typedef {{ format: Format, width: number, height: number, first: number, last: number, samples: string, shows: string, clear: boolean }} Asked what is rendered
- * @typedef {{ out: string, size?: string, frames?: string, samples?: string, format?: string, lines?: boolean, clear?: boolean }} RenderValues as they are typed
+ * @typedef {Record<string, unknown> & { width: number, height: number, first: number, last: number }} Asked what is rendered: fields of a delivery
+ * @typedef {Record<string, string | boolean | undefined> & { out: string }} RenderValues as they are typed
  */
 
 /** @param {string} text */
@@ -51,6 +50,44 @@ function readSamples(text, piece) {
   return samples;
 }
 
+/** Channels beside a picture, by the names they are asked for. */
+const CHANNELS = ['depth', 'normal', 'motion', 'line', 'mattes'];
+
+/** @param {string | undefined} text @returns {Record<string, boolean>} */
+function readChannels(text) {
+  const asked = text === undefined ? [] : text.split(',').map((name) => name.trim());
+  const odd = asked.find((name) => !CHANNELS.includes(name));
+  if (odd !== undefined) throw new UsageError(`--channels are ${CHANNELS.join(', ')}; "${odd}" is none`);
+  return Object.fromEntries(asked.map((name) => [name, true]));
+}
+
+/** Options that are fields of a delivery as they are: what they may be, it says. */
+const FIELDS = /** @type {const} */ ({
+  alpha: ['alpha', String],
+  bits: ['bits', String],
+  numbers: ['numbers', String],
+  light: ['light', String],
+  rate: ['rate', String],
+  megabits: ['megabits', Number],
+  quality: ['pictureQuality', Number],
+  laps: ['repeats', Number],
+  every: ['every', Number],
+  pattern: ['numbered', String],
+  'count-from': ['countFrom', Number],
+});
+
+/** @param {RenderValues} values */
+const readFields = (values) =>
+  Object.fromEntries(
+    Object.entries(FIELDS).flatMap(([option, [field, as]]) => {
+      const value = values[option];
+      return typeof value === 'string' ? [[field, as(value)]] : [];
+    }),
+  );
+
+/** @param {unknown} value */
+const textOr = (value) => (typeof value === 'string' ? value : undefined);
+
 /**
  * A piece as its file is: read as JSON, or an archive as base64.
  * @param {string} file
@@ -72,10 +109,11 @@ function readGiven(file) {
  * @template T
  * @param {string} file
  * @param {(page: Page, piece: Piece) => Promise<T>} work
+ * @param {{ at: string, folder: string } | null} [kept] a folder that the page may write to
  */
-async function withLab(file, work) {
+async function withLab(file, work, kept = null) {
   const given = readGiven(file);
-  const server = await startServer();
+  const server = await startServer({ work: kept });
   /** @type {import('playwright-core').Browser | undefined} */
   let browser;
   const forget = beforeEnd(() => browser?.close());
@@ -114,89 +152,111 @@ const cleaned = (error) =>
     .replace(/^page\.evaluate: (Error: )?/, '')
     .split('\n')[0];
 
-const SLICE = 3 * 1024 * 1024;
-
-/** @param {Page} page @param {number} size */
-async function fetchBytes(page, size) {
-  /** @type {Buffer[]} */
-  const parts = [];
-  for (let at = 0; at < size; at += SLICE)
-    parts.push(
-      Buffer.from(
-        await page.evaluate(({ from, to }) => globalThis.lab.slice(from, to), {
-          from: at,
-          to: Math.min(size, at + SLICE),
-        }),
-        'base64',
-      ),
-    );
-  return Buffer.concat(parts);
-}
-
-/** @param {Buffer} bytes @param {Format} format @param {string} out @param {Output} output */
-function writeResult(bytes, format, out, output) {
-  if (format !== 'png' || extname(out) === '.zip') {
-    output.file(bytes);
-    return out;
-  }
-  const pictures = Object.entries(unzipSync(bytes));
-  if (!output.folder) {
-    output.file(pictures[0][1]);
-    return out;
-  }
-  output.files(pictures);
-  return `${out} (${pictures.length} pictures)`;
-}
-
 /** @param {string} file @param {RenderValues} values @returns {Promise<number>} the exit code */
 export async function render(file, values) {
   const { out } = values;
-  const format = readFormat(values.format, out);
-  return withLab(file, async (page, piece) => {
-    const frames = readFrames(values.frames, piece.lap.frames);
-    const delivery = {
-      format,
-      ...readSize(values.size, piece),
-      ...frames,
-      samples: String(readSamples(values.samples, piece)),
-      shows: values.lines === true ? 'lines' : 'picture',
-      clear: values.clear === true,
-    };
-    if (delivery.clear && (!values.lines || format !== 'png'))
-      throw new UsageError('--clear is for --lines in pictures: video has no alpha');
-    if (extname(out) === '.png' && frames.first !== frames.last)
+  const format = readFormat(textOr(values.format), out);
+  const channels = readChannels(textOr(values.channels));
+  // the folder is known when the output is taken, which is when the size is
+  const kept = { at: `/work/${randomUUID()}/`, folder: '' };
+  const work = async (/** @type {Page} */ page, /** @type {Piece} */ piece) => {
+    const one = format.kind === 'poster';
+    const frames =
+      one && values.frames === undefined ? { first: 0, last: 0 } : readFrames(textOr(values.frames), piece.lap.frames);
+    if (one && frames.first !== frames.last)
       throw new UsageError(`${out} is one picture: choose one frame with --frames N, or a folder`);
+    /** @type {Asked} */
+    const delivery = {
+      format: format.kind,
+      ...readSize(textOr(values.size), piece),
+      ...frames,
+      samples: String(readSamples(textOr(values.samples), piece)),
+      shows: values.lines === true ? 'lines' : 'picture',
+      tenBits: values['ten-bits'] === true,
+      ...channels,
+      ...readFields(values),
+    };
+    const key = await page
+      .evaluate(({ p, d }) => globalThis.lab.deliveryKey(p, d), { p: piece, d: delivery })
+      .catch((/** @type {unknown} */ error) => {
+        throw new UsageError(cleaned(error));
+      });
     const output = takeOutput(out, format, expectedBytes(format, delivery));
-    const forget = beforeEnd(output.release);
+    kept.folder = output.work;
+    let closed = false;
+    const close = () => {
+      if (closed) return;
+      closed = true;
+      const parts = output.release();
+      if (parts > 0)
+        process.stderr.write(`\nWhat is finished of ${out} is kept: the same command with --resume goes on with it.\n`);
+    };
+    const forget = beforeEnd(close);
     try {
-      return await renderTo(page, piece, delivery, out, output);
+      output.begin(createHash('sha256').update(key).digest('hex'), values.resume === true);
+      return await renderTo(page, piece, delivery, out, output, kept.at, format.film);
     } finally {
       forget();
-      output.release();
+      close();
     }
-  });
+  };
+  return withLab(file, work, kept);
 }
 
-/** @param {Page} page @param {Piece} piece @param {Asked} delivery @param {string} out @param {Output} output */
-async function renderTo(page, piece, delivery, out, output) {
-  const quiet = !process.stderr.isTTY;
-  await page.exposeFunction('tellProgress', (/** @type {ExportProgress} */ { done, of, left }) => {
-    if (!quiet)
-      process.stderr.write(`\r${done} of ${of} frames${left === null ? '' : `, ${Math.ceil(left)} s left`}   `);
-  });
-  const { size, seconds, verified } = await page
-    .evaluate(({ p, d }) => globalThis.lab.render(p, d, globalThis.tellProgress), { p: piece, d: delivery })
+/** Seconds between two lines of progress where nobody looks at a terminal. */
+const LINE_EVERY = 30;
+
+/** @param {number} seconds */
+const duration = (seconds) =>
+  seconds >= 5400
+    ? `${Math.floor(seconds / 3600)} h ${Math.floor((seconds % 3600) / 60)} min`
+    : seconds >= 90
+      ? `${Math.floor(seconds / 60)} min ${Math.ceil(seconds % 60)} s`
+      : `${Math.ceil(seconds)} s`;
+
+/** Tells how far a render is: on a terminal as it goes, else in a line now and then. */
+function teller() {
+  let told = performance.now();
+  return (/** @type {ExportProgress} */ { done, of, left }) => {
+    const words = `${done} of ${of} frames${left === null ? '' : `, ${duration(left)} left`}`;
+    if (process.stderr.isTTY) process.stderr.write(`\r${words}   `);
+    else if (performance.now() - told > LINE_EVERY * 1000) {
+      told = performance.now();
+      process.stderr.write(`${words}\n`);
+    }
+  };
+}
+
+/**
+ * @param {Page} page @param {Piece} piece @param {Asked} delivery @param {string} out @param {Output} output
+ * @param {string} at where the page writes @param {boolean} film
+ */
+async function renderTo(page, piece, delivery, out, output, at, film) {
+  await page.exposeFunction('tellProgress', teller());
+  const { seconds, verified, found, names } = await page
+    .evaluate(
+      async ({ p, d, keeping, upload }) => {
+        const { lab } = globalThis;
+        const result = await lab.render(p, d, globalThis.tellProgress, keeping);
+        if (upload) await lab.upload(`${keeping.at}whole`);
+        return { ...result, names: lab.pictureNames(p, d) };
+      },
+      { p: piece, d: delivery, keeping: { at }, upload: !film && !output.folder },
+    )
     .catch((/** @type {unknown} */ error) => {
       throw new Error(cleaned(error));
     });
-  if (!quiet) process.stderr.write('\n');
-  const where = writeResult(await fetchBytes(page, size), delivery.format, out, output);
-  console.log(`${where}: ${verified.says}, ${delivery.width}×${delivery.height}, rendered in ${seconds.toFixed(1)} s`);
+  if (process.stderr.isTTY) process.stderr.write('\n');
+  if (output.folder) output.files(names);
+  else output.file();
+  const before = found > 0 ? `, ${found} of them from before` : '';
+  const { width, height } = delivery;
+  console.log(`${out}: ${verified.says}${before}, ${width}×${height}, rendered in ${seconds.toFixed(1)} s`);
   return verified.ok ? 0 : 1;
 }
 
-/** @param {string} file @param {{ pictures?: boolean }} values @returns {Promise<number>} the exit code */
-export async function check(file, { pictures = false }) {
+/** @param {string} file @param {{ pictures?: boolean, json?: boolean }} values @returns {Promise<number>} the exit code */
+export async function check(file, { pictures = false, json = false }) {
   return withLab(file, async (page, piece) => {
     const report = await page.evaluate(
       async ({ p, withPictures }) => {
@@ -213,7 +273,22 @@ export async function check(file, { pictures = false }) {
       },
       { p: piece, withPictures: pictures },
     );
-    console.log(JSON.stringify(report, null, 2));
+    console.log(json ? JSON.stringify(report, null, 2) : reportWords(report));
     return report.ok ? 0 : 1;
   });
+}
+
+/**
+ * A report as lines to read.
+ * @param {{ ok: boolean, piece: string, state: import('../src/core/seam/report').StateReport, picture: import('../src/engine/protocol').PictureReport | null }} report
+ */
+function reportWords({ ok, piece, state, picture }) {
+  const wrong = state.findings.filter((finding) => !finding.ok);
+  const lines = wrong.map(({ subject, says, repair }) => `  ${subject}: ${says}${repair ? ` ${repair.says}.` : ''}`);
+  const share = picture?.guilty
+    ? ` (${Math.round(picture.guilty.share * 100)} % of it by ${picture.guilty.layerId ?? 'the camera'})`
+    : '';
+  const seen = picture ? [`  The picture ${picture.verdict}${share}`] : [];
+  const head = `${piece} ${ok ? 'closes' : 'does not close'}: ${state.findings.length} parts compared, ${wrong.length} of them open`;
+  return [head, ...lines, ...seen].join('\n');
 }

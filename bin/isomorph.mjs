@@ -1,9 +1,10 @@
 #!/usr/bin/env node
-// The command line: demo, render, check. Words and exit codes for people and scripts; the work is the app's own.
+// The command line: demo, render, check, batch. Words and exit codes for people and scripts; the work is the app's own.
 import { existsSync, readFileSync, statSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
+import { FORMAT_NAMES } from './formats.mjs';
 import { readFormat, UsageError } from './output.mjs';
 import { ending, ensureBuilt, ensurePackages } from '../scripts/run.mjs';
 
@@ -13,17 +14,32 @@ const HELP = {
   Serves the app with its demo pieces on this machine, and prints the address. Installs and builds what is missing.
   --port N        4321, or the next free one, unless it is given`,
   render: `isomorph render <piece.isomorph.json|.zip|demo:NAME> --out FILE|DIR
-  Renders a lap with the app's own engine in a browser without a window, and reads the result back.
-  --out FILE|DIR  .mp4, .webm, .zip of pictures, one .png, or a folder of pictures
-  --size WxH      pixels; the piece's own frame unless it is given
-  --frames A-B    a part of the lap, or one frame; the whole lap unless it is given
-  --samples N     1, 4, 16, 64 or 256 passes a frame; the piece's own unless it is given
-  --format F      mp4, webm or png, where the name does not say it
-  --lines         its drawn lines alone, white on black
-  --clear         those, in pictures, with nothing between them`,
-  check: `isomorph check <piece.isomorph.json|.zip|demo:NAME> [--pictures]
-  Compares both sides of the seam; a report as JSON. Exit code 1 when the lap does not close.
-  --pictures      also renders the lap and compares neighbouring frames`,
+  Renders a lap with the app's own engine in a browser without a window, and reads the result back. Ended in the middle, it leaves what is
+  finished beside the file, under its name and .parts.
+  --out FILE|DIR   .mp4, .webm, .gif, .webp, one .png, a .zip of pictures, or a folder of them
+  --format F       ${FORMAT_NAMES}; where the name does not say it
+  --resume         goes on with what an earlier command has left
+  --size WxH       pixels; the piece's own frame unless it is given
+  --frames A-B     a part of the lap, or one frame; the whole lap unless it is given
+  --samples N      1, 4, 16, 64 or 256 passes a frame; the piece's own unless it is given
+  --rate R         of video: proof, high, master, or own with --megabits N
+  --ten-bits       of video, where the format has them: webm
+  --laps N         of video: 1 to 8 after one another
+  --every N        of gif and webp: one frame of so many; --quality N of webp
+  --alpha A        of pictures: none, straight or premultiplied
+  --bits N         of PNG: 8 or 16; --numbers half or float of EXR
+  --light L        of EXR: finished, or scene, before all effects
+  --channels LIST  of EXR: depth, normal, motion, line, mattes
+  --pattern NAME   of pictures: # is a digit of the number; --count-from N for the lap's first
+  --lines          its drawn lines alone, white on black`,
+  check: `isomorph check <piece.isomorph.json|.zip|demo:NAME> [--pictures] [--json]
+  Compares both sides of the seam. Exit code 1 when the lap does not close.
+  --pictures      also renders the lap and compares neighbouring frames
+  --json          the whole report, for programs`,
+  batch: `isomorph batch <list.json> [--resume]
+  Renders one delivery after another. The list is JSON: objects with "piece", "out" and the options of render by their names, as in
+  [{ "piece": "demo:foam-rise", "out": "foam.mp4", "size": "1280x720" }]. Files are found beside the list. What fails is said, and the next begins.
+  --resume        goes on with what was left, and passes over what is done`,
 };
 const GENERAL = `${Object.values(HELP).join('\n\n')}
 
@@ -39,10 +55,24 @@ const options = {
     frames: { type: 'string' },
     samples: { type: 'string' },
     format: { type: 'string' },
+    alpha: { type: 'string' },
+    bits: { type: 'string' },
+    numbers: { type: 'string' },
+    light: { type: 'string' },
+    rate: { type: 'string' },
+    megabits: { type: 'string' },
+    quality: { type: 'string' },
+    laps: { type: 'string' },
+    every: { type: 'string' },
+    pattern: { type: 'string' },
+    'count-from': { type: 'string' },
+    channels: { type: 'string' },
+    'ten-bits': { type: 'boolean' },
     lines: { type: 'boolean' },
-    clear: { type: 'boolean' },
+    resume: { type: 'boolean' },
   },
-  check: { pictures: { type: 'boolean' } },
+  check: { pictures: { type: 'boolean' }, json: { type: 'boolean' } },
+  batch: { resume: { type: 'boolean' } },
 };
 
 /** @param {{ port?: string }} values */
@@ -110,6 +140,13 @@ function checkAsked(command, parsed) {
   readFormat(textOf(parsed, 'format'), out);
 }
 
+/** @param {Parsed} parsed */
+function checkList({ positionals: [list, ...extra] }) {
+  if (list === undefined) throw new UsageError('batch needs a list: a file of JSON');
+  if (extra.length > 0) throw new UsageError(`one list at a time; "${extra[0]}" is too many`);
+  if (!existsSync(list)) throw new UsageError(`there is no file ${list}`);
+}
+
 /** @param {readonly string[]} args */
 async function main([command, ...rest]) {
   if (command === undefined || command === 'help' || command === '--help' || command === '-h') {
@@ -122,7 +159,7 @@ async function main([command, ...rest]) {
     return;
   }
   if (!Object.hasOwn(options, command))
-    throw new UsageError(`there is no command "${command}": demo, render and check are known`);
+    throw new UsageError(`there is no command "${command}": demo, render, check and batch are known`);
   if (rest.includes('--help') || rest.includes('-h')) {
     console.log(HELP[command]);
     return;
@@ -134,21 +171,22 @@ async function main([command, ...rest]) {
   } catch (error) {
     throw new UsageError(asError(error).message.split('. ')[0]);
   }
-  if (command !== 'demo') checkAsked(command, parsed);
+  if (command === 'batch') checkList(parsed);
+  else if (command !== 'demo') checkAsked(command, parsed);
   await ensurePackages();
   await ensureBuilt();
   if (command === 'demo') return demo(given(parsed, 'port'));
+  if (command === 'batch') {
+    const { batch } = await import('./batch.mjs');
+    process.exitCode = await batch(resolve(parsed.positionals[0]), parsed.values.resume === true, pieceFile);
+    return;
+  }
   const { check, render } = await import('./headless.mjs');
   const file = pieceFile(parsed.positionals[0]);
   process.exitCode =
     command === 'check'
-      ? await check(file, { pictures: parsed.values.pictures === true })
-      : await render(file, {
-          out: '',
-          ...given(parsed, 'out', 'size', 'frames', 'samples', 'format'),
-          lines: parsed.values.lines === true,
-          clear: parsed.values.clear === true,
-        });
+      ? await check(file, { pictures: parsed.values.pictures === true, json: parsed.values.json === true })
+      : await render(file, { ...parsed.values, out: textOf(parsed, 'out') ?? '' });
 }
 
 try {

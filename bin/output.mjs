@@ -5,14 +5,17 @@ import {
   fsyncSync,
   mkdirSync,
   openSync,
+  readdirSync,
   readFileSync,
   renameSync,
   rmSync,
   statfsSync,
   statSync,
+  writeFileSync,
   writeSync,
 } from 'node:fs';
 import { basename, dirname, extname, join, resolve } from 'node:path';
+import { FORMAT_NAMES, FORMATS } from './formats.mjs';
 
 /** A mistake in what was asked for: one line, exit code 2. */
 export class UsageError extends Error {
@@ -20,42 +23,38 @@ export class UsageError extends Error {
   name = 'UsageError';
 }
 
-/** @typedef {'mp4' | 'webm' | 'png'} Format */
+/** @typedef {import('./formats.mjs').FormatWords} FormatWords */
 
 /**
- * A place that is this process's to write to.
+ * A place that is this process's to write to, and a folder beside it where finished parts are kept until it is whole.
  * @typedef {object} Output
  * @property {boolean} folder
- * @property {(data: Uint8Array) => void} file writes one file, and only then gives it its name
- * @property {(entries: [string, Uint8Array][]) => void} files writes the files of a folder, [name, bytes], and only then gives them their names
- * @property {() => void} release
+ * @property {string} work where parts are kept
+ * @property {(key: string, resume: boolean) => number} begin makes that folder ready; how many parts are in it. With other settings than its own it is begun anew, or refused where it is to be gone on with
+ * @property {() => void} file gives the whole file its name
+ * @property {(names: readonly string[]) => void} files gives the parts their names in the folder
+ * @property {() => number} release lets others have it; how many parts stay kept
  */
-
-/** @type {readonly Format[]} */
-const FORMATS = ['mp4', 'webm', 'png'];
-
-/** @param {string} text @returns {text is Format} */
-const isFormat = (text) => FORMATS.some((format) => format === text);
 
 /**
  * The format of an output, from its name and what was asked for.
- * @param {string | undefined} format
+ * @param {string | undefined} asked
  * @param {string} out
- * @returns {Format}
+ * @returns {FormatWords}
  */
-export function readFormat(format, out) {
-  const extension = extname(out).slice(1).toLowerCase();
-  /** @type {Record<Format, string[]>} */
-  const fits = { mp4: ['mp4'], webm: ['webm'], png: ['png', 'zip', ''] };
-  if (format !== undefined && !isFormat(format))
-    throw new UsageError(`--format must be mp4, webm or png, not "${format}"`);
-  const chosen = format ?? FORMATS.find((name) => fits[name].includes(extension));
+export function readFormat(asked, out) {
+  const ending = extname(out).slice(1).toLowerCase();
+  if (asked !== undefined && !Object.hasOwn(FORMATS, asked))
+    throw new UsageError(`--format must be one of ${FORMAT_NAMES}, not "${asked}"`);
+  const all = Object.values(FORMATS);
+  const chosen = asked === undefined ? all.find(({ endings }) => endings.includes(ending)) : FORMATS[asked];
   if (chosen === undefined)
-    throw new UsageError(`--out ends in .${extension}: name the format with --format mp4, webm or png`);
-  const known = Object.values(fits).flat().includes(extension);
-  if (known && !fits[chosen].includes(extension) && !(chosen === 'png' && isFolder(out)))
+    throw new UsageError(`--out ends in .${ending}: name the format with --format, one of ${FORMAT_NAMES}`);
+  const known = all.some(({ endings }) => endings.includes(ending));
+  const { endings } = chosen;
+  if (known && !endings.includes(ending) && !(endings.includes('') && isFolder(out)))
     throw new UsageError(
-      `${basename(out)} is no name for ${chosen}: ${extension === '' ? `it needs an ending, .${chosen}` : `it ends in .${extension}`}`,
+      `${basename(out)} is no name for ${asked}: ${ending === '' ? `it needs an ending, .${endings[0]}` : `it ends in .${ending}`}`,
     );
   return chosen;
 }
@@ -92,20 +91,34 @@ const alive = (pid) => {
   }
 };
 
+/** Parts that are whole, in a folder. @param {string} work */
+const partsIn = (work) => (existsSync(work) ? readdirSync(work).filter((name) => /^\d+\.json$/.test(name)).length : 0);
+
+/** Makes sure that what was written stands on the disk. @param {string} path */
+function settle(path) {
+  const handle = openSync(path, 'r');
+  try {
+    fsyncSync(handle);
+  } finally {
+    closeSync(handle);
+  }
+}
+
 /**
  * Takes an output for this process.
  * @param {string} out
- * @param {Format} format
+ * @param {FormatWords} format
  * @param {number} bytes about how large it will be
  * @returns {Output}
  * @throws UsageError in words when it cannot be written, has no room, or another render has it
  */
 export function takeOutput(out, format, bytes) {
   const path = resolve(out);
-  const folder = format === 'png' && !['.zip', '.png'].includes(extname(path).toLowerCase());
+  const folder = format.endings.includes('') && extname(path).toLowerCase() !== '.zip';
   if (!folder && isFolder(path)) throw new UsageError(`${out} is a folder: name a file in it`);
   if (folder && existsSync(path) && !isFolder(path)) throw new UsageError(`${out} is a file: name a folder`);
-  const [lock, part] = [`${path}.lock`, `${path}.part`];
+  const [lock, work] = [`${path}.lock`, `${path}.parts`];
+  const job = join(work, 'job');
   try {
     mkdirSync(dirname(path), { recursive: true });
     if (existsSync(lock)) {
@@ -129,53 +142,69 @@ export function takeOutput(out, format, bytes) {
     if (error.code === 'EEXIST' && error.syscall === 'open') throw new UsageError(`${out} is being rendered already`);
     throw new UsageError(`${out} cannot be written: ${wordsOf(error)}`, { cause: error });
   }
-  const release = () => {
-    rmSync(part, { recursive: true, force: true });
-    rmSync(lock, { force: true });
-  };
-  /** @param {string} file @param {Uint8Array} data */
-  const writeWhole = (file, data) => {
-    const handle = openSync(file, 'w');
-    try {
-      for (let at = 0; at < data.length;) at += writeSync(handle, data, at);
-      fsyncSync(handle);
-    } finally {
-      closeSync(handle);
-    }
-  };
+  let finished = false;
   /** @param {() => void} work */
-  const guarded = (work) => {
+  const finish = (work) => {
     try {
       work();
+      finished = true;
     } catch (error) {
       throw new Error(`${out} was not written: ${wordsOf(asFailure(error))}`, { cause: error });
     }
   };
   return {
     folder,
-    file: (data) =>
-      guarded(() => {
-        writeWhole(part, data);
-        renameSync(part, path);
+    work,
+    begin(key, resume) {
+      const known = existsSync(job) ? readFileSync(job, 'utf8') : null;
+      const parts = partsIn(work);
+      if (resume && parts > 0 && known !== key)
+        throw new UsageError(
+          `${out} was begun with other settings, another piece or by another version: without --resume it begins anew`,
+        );
+      if (!resume || known !== key) rmSync(work, { recursive: true, force: true });
+      mkdirSync(work, { recursive: true });
+      writeFileSync(job, key);
+      return partsIn(work);
+    },
+    file: () =>
+      finish(() => {
+        const whole = join(work, 'whole');
+        settle(whole);
+        renameSync(whole, path);
       }),
-    files: (entries) =>
-      guarded(() => {
-        rmSync(part, { recursive: true, force: true });
+    files: (names) =>
+      finish(() => {
+        const part = join(work, 'pictures');
         mkdirSync(part, { recursive: true });
-        for (const [name, data] of entries) writeWhole(join(part, name), data);
+        for (const [index, name] of names.entries()) {
+          mkdirSync(dirname(join(part, name)), { recursive: true });
+          settle(join(work, String(index)));
+          renameSync(join(work, String(index)), join(part, name));
+        }
         if (!existsSync(path)) renameSync(part, path);
-        else for (const [name] of entries) renameSync(join(part, name), join(path, name));
+        else
+          for (const name of names) {
+            mkdirSync(dirname(join(path, name)), { recursive: true });
+            renameSync(join(part, name), join(path, name));
+          }
       }),
-    release,
+    release() {
+      const parts = finished ? 0 : partsIn(work);
+      if (parts === 0) rmSync(work, { recursive: true, force: true });
+      rmSync(lock, { force: true });
+      return parts;
+    },
   };
 }
 
+/** Bytes of a pixel and frame, rather more than they usually are. @type {Readonly<Record<string, number>>} */
+const PIXEL_BYTES = { png: 2.2, exr: 6, poster: 2.2, sheet: 2.2, gif: 1.2 };
+
 /**
  * About how many bytes a render will have; rather more than it usually is.
- * @param {Format} format
+ * @param {FormatWords} format
  * @param {{ width: number, height: number, first: number, last: number }} frames
  */
-export function expectedBytes(format, { width, height, first, last }) {
-  const pixels = width * height * (last - first + 1);
-  return 200_000 + (format === 'png' ? pixels * 2.2 : (pixels * 0.25) / 8);
-}
+export const expectedBytes = ({ kind }, { width, height, first, last }) =>
+  200_000 + width * height * (last - first + 1) * (PIXEL_BYTES[kind] ?? 0.25 / 8);

@@ -6,6 +6,7 @@ import { existsSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import sirv from 'sirv';
+import { answerWork } from './work.mjs';
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
 
@@ -73,10 +74,11 @@ function refuse(response, status, words) {
 
 /**
  * Starts the server on the built app.
- * @param options port: 0 picks a free one
+ * @param {{ port?: number, host?: string, work?: { at: string, folder: string } | null }} options port: 0 picks a free one; work: a folder that is offered
+ *   under an address of its own
  * @returns {Promise<{url: string, close: () => Promise<void>}>}
  */
-export async function startServer({ port = 0, host = '127.0.0.1' } = {}) {
+export async function startServer({ port = 0, host = '127.0.0.1', work = null } = {}) {
   const entry = join(root, 'dist/server/entry.mjs');
   if (!existsSync(entry)) throw new Error('the app is not built: run npm run build');
   const { handler } = await import(pathToFileURL(entry).href);
@@ -93,6 +95,7 @@ export async function startServer({ port = 0, host = '127.0.0.1' } = {}) {
     if (path === null) return refuse(response, 400, 'That address cannot be read.');
     // pictures ship at the sizes they are needed in
     if (path.startsWith('/_image')) return refuse(response, 404, 'There is nothing here.');
+    if (work && path.startsWith(work.at)) return answerWork(work.folder, path.slice(work.at.length), request, response);
     if (!path.startsWith('/api/') && request.method !== 'GET' && request.method !== 'HEAD') {
       response.setHeader('Allow', 'GET, HEAD');
       return refuse(response, 405, 'Only GET and HEAD are answered here.');

@@ -76,6 +76,18 @@ export interface StillRequest {
   channel?: Drawn;
   /** without what is behind everything, over black */
   clear?: boolean;
+  /** the steps that its code values are rounded to afterwards, in code values of 8 bits; 1 unless stated, 0 for none */
+  step?: number;
+  /** channels that are read besides */
+  also?: readonly Numbers[];
+}
+
+/** A frame as numbers, top row first. */
+export interface FrameNumbers {
+  /** four a pixel: code values 0 … 1 as they are encoded, or linear light; over black where it is clear; alpha is 1 where it is not */
+  rgba: Float32Array;
+  /** those that were asked for besides, in their order: metres, three of a normal, two of motion, or a share */
+  channels: Float32Array[];
 }
 
 /** All frames of a lap, small. */
@@ -106,6 +118,8 @@ export interface EngineApi {
   pixels(request: StillRequest): Promise<Uint8Array>;
   /** linear light before glow and finish, RGBA floats, bottom row first: for measurements; alpha only where it is clear */
   light(request: StillRequest): Promise<Float32Array>;
+  /** a finished frame and channels of it as numbers; or its light before all effects */
+  frame(request: StillRequest, scene: boolean): Promise<FrameNumbers>;
   /** a channel as numbers: metres along the camera's axis and 1e9 for nothing, a normal, or a share; four a pixel, bottom row first */
   channel(request: StillRequest & { channel: Numbers }): Promise<Float32Array>;
   /** where the steps of 8-bit code values are seen in a finished frame */

@@ -7,7 +7,7 @@ import { lapLevels } from '../core/judging/lap';
 import { GpuLayer } from './layer/gpuLayer';
 import { LivePicture } from './live/live';
 import { probe } from './gl/probe';
-import type { EngineApi, LiveListener, LiveView, StillRequest } from './protocol';
+import type { EngineApi, FrameNumbers, LiveListener, LiveView, StillRequest } from './protocol';
 import { Renderer } from './frame/renderer';
 import { stillFrame, type FrameRequest } from './frame/request';
 import { measureSeam } from './seam/measure';
@@ -260,6 +260,19 @@ class EngineWorker implements EngineApi {
 
   async channel(request: Parameters<EngineApi['channel']>[0]): Promise<Float32Array> {
     return this.numbers(request);
+  }
+
+  async frame(request: StillRequest, scene: boolean): Promise<FrameNumbers> {
+    await takeIn(missingFiles(request.piece));
+    const frame = await this.drawn(async (renderer) => {
+      renderer.setPiece(request.piece);
+      await renderer.ready(stillFrame(request));
+      return renderer.readFrame(stillFrame(request), scene);
+    });
+    return Comlink.transfer(
+      frame,
+      [frame.rgba, ...frame.channels].map(({ buffer }) => buffer),
+    );
   }
 
   async bands(request: StillRequest): Promise<Bands> {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { colourSum, lumaCells, offBy, rgbaCells, shows, traceOf } from './trace';
-import { i420Bytes, toI420Into } from './codecs/video/yuv';
+import { sumOf, lumaCells, offBy, rgbaCells, shows, traceOf, traceOfNumbers } from './trace';
+import { i420Bytes, toI420Into } from './codecs/film/yuv';
 
 /** A picture whose every pixel is a function of its place. */
 const picture = (width: number, height: number, at: (x: number, y: number) => [number, number, number]): Uint8Array => {
@@ -56,16 +56,25 @@ describe('traces of frames', () => {
 });
 
 // RFC 1950 §8.2; the value for “Wikipedia” is printed in its article on Adler-32, from memory
-describe('sums of colours', () => {
+describe('sums', () => {
   it('are Adler-32', () => {
-    expect(colourSum(new TextEncoder().encode('Wikipedia'), 3)).toBe(0x11e60398);
+    expect(sumOf(new TextEncoder().encode('Wikipedia'))).toBe(0x11e60398);
   });
 
-  it('leave alpha out, and notice one bit of one pixel', () => {
+  it('notice one bit of one pixel', () => {
     const rgba = scene(3);
-    const rgb = Uint8Array.from({ length: W * H * 3 }, (_, i) => rgba[Math.floor(i / 3) * 4 + (i % 3)]);
-    expect(colourSum(rgba, 4)).toBe(colourSum(rgb, 3));
+    const before = sumOf(rgba);
     rgba[1001] ^= 1;
-    expect(colourSum(rgba, 4)).not.toBe(colourSum(rgb, 3));
+    expect(sumOf(rgba)).not.toBe(before);
+  });
+});
+
+describe('traces of numbers', () => {
+  it('are those of the bytes they are rounded to', () => {
+    const rgba = scene(5);
+    const numbers = Float32Array.from(rgba, (v) => v / 255);
+    const [fine, coarse] = [traceOfNumbers(numbers, W, H, 7), traceOf(rgba, W, H)];
+    expect(fine.sum).toBe(7);
+    fine.cells.forEach((cell, i) => expect(cell).toBeCloseTo(coarse.cells[i], 1));
   });
 });

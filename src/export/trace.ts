@@ -1,16 +1,10 @@
+import type { FrameFacts } from './codecs/codec';
+
 // What a file's pictures are compared with after it was written: traces taken of the frames as they were rendered.
 
 /** Cells along the sides of a picture, at most; and pixels along the side of a cell, about and at least. */
 const MOST_CELLS = 16;
 const CELL_PX = 40;
-
-/** A frame as it was rendered, small: enough to tell it from any other, and from none. */
-export interface FrameTrace {
-  /** mean luma of each cell of a grid, 0 … 255, top row first */
-  cells: Float32Array;
-  /** checksum of its red, green and blue bytes */
-  sum: number;
-}
 
 /** Luma weights of ITU-R BT.709-6, §3.3, for encoded values. */
 const [KR, KG, KB] = [0.2126, 0.7152, 0.0722];
@@ -30,38 +24,53 @@ function cellsOf(width: number, height: number, luma: (x: number, y: number) => 
   return cells;
 }
 
-const rgbaCells = (rgba: Uint8Array, width: number, height: number): Float32Array =>
+const rgbaCells = (rgba: ArrayLike<number>, width: number, height: number): Float32Array =>
   cellsOf(width, height, (x, y) => {
     const at = (y * width + x) * 4;
     return KR * rgba[at] + KG * rgba[at + 1] + KB * rgba[at + 2];
   });
 
-/** Adler-32 (RFC 1950, §8.2) of the colours, without alpha. */
-export function colourSum(pixels: Uint8Array, channels: 3 | 4): number {
+/** Adler-32 (RFC 1950, §8.2) of bytes. */
+export function sumOf(bytes: Uint8Array): number {
   let a = 1;
   let b = 0;
-  for (let at = 0; at < pixels.length;) {
+  for (let at = 0; at < bytes.length;) {
     // as many as the sums can hold before they are reduced
-    for (const end = Math.min(pixels.length, at + 1200 * channels); at < end; at += channels) {
-      b += a += pixels[at];
-      b += a += pixels[at + 1];
-      b += a += pixels[at + 2];
-    }
+    for (const end = Math.min(bytes.length, at + 3600); at < end; at++) b += a += bytes[at];
     a %= 65521;
     b %= 65521;
   }
   return ((b << 16) | a) >>> 0;
 }
 
+/** Of what is kept of them: a hundredth of a code value is enough. */
+const kept = (cells: Float32Array): number[] => Array.from(cells, (value) => Math.round(value * 100) / 100);
+
 /** @param rgba bytes, top row first */
-export const traceOf = (rgba: Uint8Array, width: number, height: number): FrameTrace => ({
-  cells: rgbaCells(rgba, width, height),
-  sum: colourSum(rgba, 4),
+export const traceOf = (rgba: Uint8Array, width: number, height: number): FrameFacts => ({
+  cells: kept(rgbaCells(rgba, width, height)),
+  sum: sumOf(rgba),
 });
 
-/** A decoded picture's cells from its plane of luma in limited range, 16 … 235. */
-export const lumaCells = (plane: Uint8Array, stride: number, width: number, height: number): Float32Array =>
-  cellsOf(width, height, (x, y) => ((plane[y * stride + x] - 16) * 255) / 219);
+/** @param rgba code values 0 … 1, four a pixel, top row first; @param sum of its samples as they are written */
+export const traceOfNumbers = (rgba: Float32Array, width: number, height: number, sum: number): FrameFacts => ({
+  cells: kept(
+    cellsOf(width, height, (x, y) => {
+      const at = (y * width + x) * 4;
+      return 255 * Math.min(1, KR * rgba[at] + KG * rgba[at + 1] + KB * rgba[at + 2]);
+    }),
+  ),
+  sum,
+});
+
+/** A decoded picture's cells from its plane of luma in limited range, 16 … 235. @param by times as fine as that */
+export const lumaCells = (
+  plane: Uint8Array | Uint16Array,
+  stride: number,
+  width: number,
+  height: number,
+  by = 1,
+): Float32Array => cellsOf(width, height, (x, y) => ((plane[y * stride + x] / by - 16) * 255) / 219);
 
 export { rgbaCells };
 
@@ -74,7 +83,7 @@ const MOST_OFF = 14;
 const MOST_OFF_MEAN = 4;
 
 /** Whether decoded cells show the frame that was rendered. Frames darker than the tolerance cannot be told from black. */
-export function shows(cells: Float32Array, trace: FrameTrace): boolean {
+export function shows(cells: Float32Array, trace: FrameFacts): boolean {
   let most = 0;
   let total = 0;
   cells.forEach((value, i) => {
@@ -86,7 +95,7 @@ export function shows(cells: Float32Array, trace: FrameTrace): boolean {
 }
 
 /** The largest difference of a cell, and the mean: for measuring the tolerance. */
-export function offBy(cells: Float32Array, trace: FrameTrace): { most: number; mean: number } {
+export function offBy(cells: Float32Array, trace: FrameFacts): { most: number; mean: number } {
   const off = Array.from(cells, (value, i) => Math.abs(value - trace.cells[i]));
   return { most: Math.max(...off), mean: off.reduce((a, b) => a + b, 0) / off.length };
 }

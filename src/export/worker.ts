@@ -1,28 +1,78 @@
 import * as Comlink from 'comlink';
-import { deliveryFrames, type Delivery } from '../core/deliveries/form';
+import type { Delivery } from '../core/deliveries/form';
 import { formatOf } from '../core/deliveries/formats';
 import type { Piece } from '../core/piece/schema';
 import { linesAlone } from '../core/world/linesAlone';
 import { startEngine } from '../engine/client';
+import type { EngineApi, StillRequest } from '../engine/protocol';
 import { sayStarted } from '../engine/work/alive';
 import { letTroublesCross } from '../engine/work/crossing';
-import { openPlace, type Place } from './bytes/place';
-import type { Verified } from './codecs/codec';
+import type { Parts, Settings, Verified } from './codecs/codec';
+import { namesOf } from './codecs/pictures/pictures';
 import { codecOf } from './codecs/registry';
-import { remainingSeconds } from './estimate';
-import { traceOf, type FrameTrace } from './trace';
+import type { Kept } from './kept/kept';
+import { ownFiles } from './kept/ownFiles';
+import { RemoteKept } from './kept/remote';
+import { coveredByLight, type NumberChannel, type Picture } from './picture';
+import { renderDelivery, type ExportProgress } from './render';
+import { asksOf, settingsOf } from './settings';
 
-export interface ExportProgress {
-  done: number;
-  of: number;
-  /** seconds left, or null before anything is known */
-  left: number | null;
-}
+export type { ExportProgress } from './render';
+
+/** Where finished parts are kept: in the browser's own files under the name of a job, or by the command line's server. */
+export type Keeping = { own: string } | { at: string };
 
 export type ExportResult =
-  | { state: 'done'; file: Blob; verified: Verified; seconds: number }
-  | { state: 'cancelled'; done: number }
+  | { state: 'done'; file: Blob; verified: Verified; seconds: number; found: number }
+  | { state: 'stopped'; done: number }
   | { state: 'refused'; says: string };
+
+const keptBy = async (keeping: Keeping): Promise<Kept> =>
+  'own' in keeping ? ownFiles(keeping.own) : new RemoteKept(keeping.at);
+
+/** What draws the frames of a delivery. */
+function drawing(
+  engine: Pick<EngineApi, 'pixels' | 'frame'>,
+  piece: Piece,
+  delivery: Delivery,
+): (frame: number) => Promise<Picture> {
+  const { width, height } = settingsOf(piece, delivery);
+  const asks = asksOf(piece, delivery);
+  const lines = delivery.shows === 'lines';
+  const shown = lines ? linesAlone(piece) : piece;
+  const alone = asks.line ? linesAlone(piece) : null;
+  const passes = Number(delivery.samples);
+  return async (frameIndex) => {
+    const request: StillRequest = {
+      piece: shown,
+      frameIndex,
+      width,
+      height,
+      passes,
+      clear: asks.clear,
+      step: asks.step,
+    };
+    if (asks.bytes) return { width, height, bytes: await engine.pixels(request), numbers: null };
+    const also = asks.also.map(({ channel }) => channel);
+    const { rgba, channels } = await engine.frame({ ...request, also }, asks.scene);
+    const named = channels.map((values, i): NumberChannel => ({ name: asks.also[i].name, values }));
+    if (alone) {
+      const line = await engine.frame({ ...request, piece: alone, clear: false }, true);
+      named.push({ name: 'line.Y', values: line.rgba.filter((_, i) => (i & 3) === 0) });
+    }
+    // white lines are there as far as they are bright
+    const covers = lines && formatOf(delivery.format).takes.alpha && delivery.alpha !== 'none';
+    return { width, height, bytes: null, numbers: { rgba: covers ? coveredByLight(rgba) : rgba, channels: named } };
+  };
+}
+
+/** The parts that are kept of a delivery, if all are. */
+async function allParts(kept: Kept, settings: Settings): Promise<Parts | null> {
+  const facts = await kept.list();
+  const count = Math.ceil(settings.frames.length / codecOf(settings.delivery.format).partFrames(settings));
+  if (facts.size < count) return null;
+  return { count, at: (part) => kept.at(part), crcOf: (part) => facts.get(part)?.crc ?? 0 };
+}
 
 /**
  * Renders a delivery: one engine in a worker of its own draws frame after frame while this worker converts and encodes
@@ -32,50 +82,42 @@ class ExportWorker {
   async run(
     piece: Piece,
     delivery: Delivery,
-    place: Place,
+    keeping: Keeping,
     progress: (progress: ExportProgress) => void,
   ): Promise<ExportResult> {
-    const { first, count } = deliveryFrames(delivery, piece.lap.frames);
-    const { width, height } = delivery;
-    const lines = delivery.shows === 'lines';
-    const shown = lines ? linesAlone(piece) : piece;
-    const clear = lines && delivery.clear && formatOf(delivery.format).takes.alpha;
-    const settings = { width, height, rate: piece.lap.rate, count, first, dataRate: delivery.rate, clear };
+    const settings = settingsOf(piece, delivery);
     const codec = codecOf(delivery.format);
     const says = await codec.refusal(settings);
     if (says !== null) return { state: 'refused', says };
+    const kept = await keptBy(keeping);
     const started = performance.now();
     const engine = startEngine();
-    const frame = (index: number): Promise<Uint8Array> =>
-      engine.api.pixels({ piece: shown, frameIndex: first + index, width, height, passes: Number(delivery.samples) });
-    const out = await openPlace(place);
-    const sink = await codec.open(settings, out);
     try {
-      const times: number[] = [];
-      const traces: FrameTrace[] = [];
-      let last = performance.now();
-      let next = frame(0);
-      for (let i = 0; i < count; i++) {
-        const pixels = await next;
-        if (i + 1 < count) next = frame(i + 1);
-        traces.push(traceOf(pixels, width, height));
-        await sink.add(pixels);
-        const now = performance.now();
-        times.push(now - last);
-        last = now;
-        progress({ done: i + 1, of: count, left: remainingSeconds(times, count - i - 1) });
-      }
-      await sink.finish();
-      const file = await out.finish();
-      const verified = await codec.verify(file, settings, traces);
-      return { state: 'done', file, verified, seconds: (performance.now() - started) / 1000 };
-    } catch (error) {
-      await sink.abandon().catch(() => undefined);
-      await out.abandon().catch(() => undefined);
-      throw error;
+      const draw = drawing(engine.api, piece, delivery);
+      const rendered = await renderDelivery({ settings, codec, kept, draw, progress });
+      // a film holds all that its parts do
+      if (rendered.verified.ok && formatOf(delivery.format).holds === 'film') await kept.dropParts();
+      return { state: 'done', ...rendered, seconds: (performance.now() - started) / 1000 };
     } finally {
       engine.close();
     }
+  }
+
+  /** The file of a job that was finished before, or null when it is not there any more. */
+  async finished(piece: Piece, delivery: Delivery, job: string): Promise<Blob | null> {
+    const kept = await ownFiles(job);
+    if (formatOf(delivery.format).holds === 'film') return kept.found();
+    const settings = settingsOf(piece, delivery);
+    const parts = await allParts(kept, settings);
+    return parts && codecOf(delivery.format).join(settings, parts, () => kept.whole());
+  }
+
+  /** The numbered pictures of a job that was finished before, or null when they are not there any more. */
+  async pictures(piece: Piece, delivery: Delivery, job: string): Promise<{ name: string; file: Blob }[] | null> {
+    const settings = settingsOf(piece, delivery);
+    const parts = await allParts(await ownFiles(job), settings);
+    if (!parts) return null;
+    return Promise.all(namesOf(settings).map(async (name, part) => ({ name, file: await parts.at(part) })));
   }
 }
 

@@ -1,4 +1,5 @@
 import Dexie, { type Table } from 'dexie';
+import type { Delivery } from '../core/deliveries/form';
 import type { Effect } from '../core/look/effects/kinds';
 import type { Piece } from '../core/piece/schema';
 import type { Patch } from '../core/piece/patch';
@@ -68,6 +69,28 @@ export interface StoredVersion {
   piece: Piece;
 }
 
+/** A delivery of a piece as it was when it was asked for: rendered by whichever page is open, its finished parts kept. */
+export interface StoredJob {
+  id: string;
+  /** the least comes next */
+  order: number;
+  /** of the file */
+  name: string;
+  piece: Piece;
+  delivery: Delivery;
+  /** one that is said to run while nobody renders was ended in the middle: it goes on */
+  state: 'waiting' | 'running' | 'paused' | 'done' | 'failed';
+  done: number;
+  of: number;
+  /** seconds left, or null before anything is known */
+  left: number | null;
+  /** what verification found, or why it failed */
+  says: string;
+  verified: boolean;
+  /** names the programs that its parts were made by */
+  program: string;
+}
+
 class IsomorphDatabase extends Dexie {
   declare pieces: Table<StoredPiece, string>;
   declare steps: Table<StoredSteps, string>;
@@ -76,6 +99,7 @@ class IsomorphDatabase extends Dexie {
   declare frames: Table<StoredFrame, string>;
   declare chains: Table<StoredChain, string>;
   declare versions: Table<StoredVersion, string>;
+  declare jobs: Table<StoredJob, string>;
 
   constructor() {
     super('isomorph');
@@ -84,6 +108,7 @@ class IsomorphDatabase extends Dexie {
     this.version(3).stores({ frames: 'key, [at+bytes]' });
     this.version(4).stores({ chains: 'id, name' });
     this.version(5).stores({ versions: 'id, pieceId' });
+    this.version(6).stores({ jobs: 'id, order' });
   }
 }
 

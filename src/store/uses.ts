@@ -9,15 +9,16 @@ export interface Use {
 }
 
 /**
- * For some hashes the chains, the stored pieces and their versions that name them: as they are, as they were and undo may make them again, and
+ * For some hashes the chains, the stored pieces, their versions and what is delivered of them that name them: as they are, as they were and undo may make them again, and
  * removed ones that can still be brought back.
  */
 export async function usesOf(hashes: readonly string[]): Promise<Map<string, Use[]>> {
-  const [pieces, steps, chains, versions] = await Promise.all([
+  const [pieces, steps, chains, versions, jobs] = await Promise.all([
     database.pieces.toArray(),
     database.steps.toArray(),
     database.chains.toArray(),
     database.versions.toArray(),
+    database.jobs.toArray(),
   ]);
   const stepsOf = new Map(steps.map(({ pieceId, past, future }) => [pieceId, JSON.stringify([past, future])]));
   const found = new Map(hashes.map((hash): [string, Use[]] => [hash, []]));
@@ -38,6 +39,9 @@ export async function usesOf(hashes: readonly string[]): Promise<Map<string, Use
     })),
     ...versions.map(({ pieceId, name, piece }) => ({
       ...{ pieceId, name: `“${name}” of ${piece.name}`, text: JSON.stringify(piece) },
+    })),
+    ...jobs.map(({ name, piece }) => ({
+      ...{ pieceId: piece.id, name: `the delivery ${name}`, text: JSON.stringify(piece) },
     })),
   ];
   for (const { text, ...where } of kept)

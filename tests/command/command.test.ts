@@ -16,11 +16,11 @@ describe('the command line', () => {
   it.each([[], ['--help'], ['-h'], ['help']])('explains itself: %s', async (...args) => {
     const { code, out } = await isomorph(...args);
     expect(code).toBe(0);
-    for (const command of ['isomorph demo', 'isomorph render', 'isomorph check', '--version'])
+    for (const command of ['isomorph demo', 'isomorph render', 'isomorph check', 'isomorph batch', '--version'])
       expect(out).toContain(command);
   });
 
-  it.each(['demo', 'render', 'check'])('explains %s', async (command) => {
+  it.each(['demo', 'render', 'check', 'batch'])('explains %s', async (command) => {
     const { code, out } = await isomorph(command, '--help');
     expect([code, out.split('\n')[0].startsWith(`isomorph ${command}`)]).toEqual([0, true]);
     expect(await isomorph('help', command)).toMatchObject({ code: 0, out });
@@ -43,6 +43,8 @@ describe('the command line', () => {
     [['render', 'demo:foam-rise', '--out', 'a.mp4', '--format', 'webm'], 'a.mp4 is no name for webm'],
     [['check', 'demo:foam-rise', '--loud'], "Unknown option '--loud'"],
     [['check', 'demo:foam-rise', 'demo:reed-flats'], 'one piece at a time'],
+    [['batch'], 'batch needs a list'],
+    [['batch', 'nothing.json'], 'there is no file nothing.json'],
   ])('%s: one line and exit code 2', async (args, words) => {
     const { code, err } = await isomorph(...args);
     expect([code, err.trim().split('\n').length]).toEqual([2, 1]);

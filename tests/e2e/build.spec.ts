@@ -3,7 +3,7 @@ import { definitionOf, presetLayer, LAYERS } from '../../src/core/layers/kinds';
 import { PieceSchema } from '../../src/core/piece/schema';
 import { boxOf, scaleHandle } from '../../src/app/steps/build/map/handles';
 import { mapView } from '../../src/app/steps/build/map/view';
-import { writePng } from '../../src/formats/png';
+import { writePng } from '../../src/formats/png/png';
 import { drawn, move, openRecipe, pause, saved, step } from './ui';
 
 // Building a world: needs, treatments, the map and siblings, in the real interface.
@@ -222,7 +222,7 @@ test('a picture of one’s own becomes the sprite; what is no picture is said so
   await page.getByRole('option', { name: 'A picture' }).click();
   await expect(page.getByRole('img', { name: 'Picture: a crystal' })).toBeVisible();
   const rgba = new Uint8Array(4 * 4 * 4).fill(255);
-  const png = writePng(rgba, 4, 4);
+  const png = writePng({ width: 4, height: 4, channels: 4, samples: rgba });
   const file = page.getByLabel('Picture file');
   await file.setInputFiles({ name: 'sail.png', mimeType: 'image/png', buffer: Buffer.from(png) });
   await expect(page.getByRole('img', { name: 'Picture: your own' })).toBeVisible();

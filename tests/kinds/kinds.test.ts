@@ -1,7 +1,9 @@
 import { describe, expect, it, vi } from 'vitest';
 import { DELIVERY } from '../../src/core/deliveries/form';
 import { headingsOf, isShown } from '../../src/core/forms';
-import { MemorySink } from '../../src/export/bytes/memory';
+import { MemoryKept } from '../../src/export/kept/memory';
+import { renderDelivery } from '../../src/export/render';
+import { settingsOf } from '../../src/export/settings';
 import { codecOf } from '../../src/export/codecs/registry';
 import { deliveryName } from '../../src/export/queue';
 import { traceOf } from '../../src/export/trace';
@@ -134,16 +136,21 @@ describe('kinds from one file each', () => {
     expect(isShown(DELIVERY.fields.rate.control, delivery)).toBe(false);
     expect(deliveryName(piece(), delivery)).toBe('made-up-16x16-0-1.txt');
     const codec = codecOf(delivery.format);
-    const settings = { width: 16, height: 16, rate: piece().lap.rate, count: 2, first: 0, dataRate: delivery.rate };
-    expect(await codec.refusal({ ...settings, count: 101 })).toBe('too many lines');
-    const out = new MemorySink();
-    const sink = await codec.open(settings, out);
-    const frames = [3, 200].map((v) => new Uint8Array(16 * 16 * 4).fill(v));
-    for (const frame of frames) await sink.add(frame);
-    await sink.finish();
-    const bytes = await out.finish();
-    const traces = frames.map((frame) => traceOf(frame, 16, 16));
-    expect(await codec.verify(bytes, settings, traces)).toMatchObject({ ok: true, frames: 2 });
-    expect(await codec.verify(bytes, settings, [traces[1], traces[0]])).toMatchObject({ ok: false });
+    const settings = settingsOf(piece(), delivery);
+    expect(await codec.refusal({ ...settings, frames: Array.from({ length: 101 }, (_, i) => i) })).toBe(
+      'too many lines',
+    );
+    const progress: number[] = [];
+    const { file, verified } = await renderDelivery({
+      ...{ settings, codec, kept: new MemoryKept() },
+      draw: (frame) =>
+        Promise.resolve({ width: 16, height: 16, bytes: new Uint8Array(16 * 16 * 4).fill(3 + frame), numbers: null }),
+      progress: ({ done }) => progress.push(done),
+    });
+    expect(verified).toMatchObject({ ok: true, frames: 2 });
+    expect(progress).toEqual([0, 1, 2]);
+    const traces = [3, 4].map((v) => traceOf(new Uint8Array(16 * 16 * 4).fill(v), 16, 16));
+    expect(await codec.verify(file, settings, traces)).toMatchObject({ ok: true });
+    expect(await codec.verify(file, settings, [traces[1], traces[0]])).toMatchObject({ ok: false });
   });
 });

@@ -21,6 +21,8 @@ function drawn(json: unknown): number[] {
     elementMotion: true,
     channel: { of: 'picture' },
     clear: false,
+    step: 1,
+    also: [],
   });
   const bytes = [...renderer.readBytes(WIDTH, HEIGHT)];
   renderer.dispose();

@@ -1,31 +1,44 @@
 // A kind of file that no one ships: a line of text for each frame, with the sum of its colours.
-import type { FormatInfo } from '../../src/core/deliveries/format';
-import type { ExportCodec } from '../../src/export/codecs/codec';
-import { colourSum } from '../../src/export/trace';
+import { PLAIN, type FormatInfo } from '../../src/core/deliveries/format';
+import type { ExportCodec, FrameFacts } from '../../src/export/codecs/codec';
+import { bytesOf } from '../../src/export/picture';
+import { traceOf } from '../../src/export/trace';
 
 export const tally = {
+  ...PLAIN,
   kind: 'tally',
   label: 'Tally of colours',
   short: 'Tally',
   extension: '.txt',
   mime: 'text/plain',
-  takes: { pixels: 'srgb8', alpha: false },
-  rated: false,
+  holds: 'film',
 } as const satisfies FormatInfo;
 
 export const tallyCodec: ExportCodec = {
-  refusal: ({ count }) => Promise.resolve(count > 100 ? 'too many lines' : null),
-  open(_settings, out) {
-    const lines: number[] = [];
+  refusal: ({ frames }) => Promise.resolve(frames.length > 100 ? 'too many lines' : null),
+  partFrames: () => 2,
+  open({ width, height }) {
+    const frames: FrameFacts[] = [];
     return Promise.resolve({
-      add: (rgba) => Promise.resolve(void lines.push(colourSum(rgba, 4))),
-      finish: () => out.write(new TextEncoder().encode(lines.join('\n')), 0),
+      add: (picture) => Promise.resolve(void frames.push(traceOf(bytesOf(picture), width, height))),
+      finish: () =>
+        Promise.resolve({ bytes: new TextEncoder().encode(frames.map(({ sum }) => `${sum}\n`).join('')), frames }),
       abandon: () => Promise.resolve(),
     });
   },
-  async verify(file, { count }, traces) {
-    const lines = (await file.text()).split('\n').map(Number);
-    const ok = lines.length === count && lines.every((sum, i) => sum === traces[i].sum);
+  async join(_, parts, whole) {
+    const out = await whole();
+    let at = 0;
+    for (let part = 0; part < parts.count; part++) {
+      const bytes = new Uint8Array(await (await parts.at(part)).arrayBuffer());
+      await out.write(bytes, at);
+      at += bytes.length;
+    }
+    return out.finish();
+  },
+  async verify(file, settings, facts) {
+    const lines = (await file.text()).trim().split('\n').map(Number);
+    const ok = lines.length === settings.frames.length && lines.every((sum, i) => sum === facts.at(i)?.sum);
     return { frames: lines.length, seconds: 0, ok, says: `${lines.length} lines` };
   },
 };

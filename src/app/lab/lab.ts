@@ -3,7 +3,7 @@ import type { FileKind, FileRef } from '../../core/kept';
 import { Trouble } from '../../core/trouble';
 import { stateReport } from '../../core/seam/report';
 import { parsePiece } from '../../core/world/open';
-import { DELIVERY } from '../../core/deliveries/form';
+import { DELIVERY, type Delivery } from '../../core/deliveries/form';
 import { missingFiles } from '../../core/piece/files';
 import { measureJoins, measureJoinsOf } from '../../files/joins';
 import { openFile } from '../../files/open';
@@ -13,7 +13,10 @@ import { takeIn } from '../../files/taken';
 import { proxy, startEngine } from '../../engine/client';
 import type { Piece } from '../../core/piece/schema';
 import { contentKey, STRIP_COLUMNS, STRIP_FRAMES, STRIP_WIDTH, stripHeight } from '../shell/strip';
-import { codecOf, MemorySink, startExport, type ExportProgress } from '../../export/client';
+import { PROGRAM, startExport, type ExportProgress, type Keeping } from '../../export/client';
+import { namesOf } from '../../export/codecs/pictures/pictures';
+import { codecOf } from '../../export/codecs/registry';
+import { settingsOf } from '../../export/settings';
 
 /** Bytes as base64, in pieces that fit a call's arguments. */
 function base64(bytes: Uint8Array): string {
@@ -23,6 +26,14 @@ function base64(bytes: Uint8Array): string {
 }
 
 let written = new Blob();
+
+/** @throws Trouble in words when it is none */
+function readDelivery(delivery: object): Delivery {
+  const parsed = DELIVERY.schema.safeParse({ id: 'lab', ...delivery });
+  if (parsed.success) return parsed.data;
+  const words = parsed.error.issues.map((issue) => `${issue.path.join('.')} ${issue.message}`);
+  throw new Trouble('refused', words.join('; '));
+}
 
 /** What the command line and the browser tests find on `window` of the lab page. */
 const lab = {
@@ -72,20 +83,28 @@ const lab = {
     );
     return base64(bytes);
   },
+  /** names what is rendered, and by which program: another delivery, piece or version has another */
+  deliveryKey: (piece: Piece, delivery: object): string => JSON.stringify([PROGRAM, piece, readDelivery(delivery)]),
+  /** names of the numbered pictures of a delivery, in their order */
+  pictureNames: (piece: Piece, delivery: object): string[] => namesOf(settingsOf(piece, readDelivery(delivery))),
+  /** hands the last result to the command line's server */
+  async upload(address: string): Promise<void> {
+    const answer = await fetch(address, { method: 'PUT', body: written });
+    if (!answer.ok) throw new Trouble('not-written', await answer.text());
+  },
   /** renders a delivery; the result's bytes come in slices through `lab.slice` */
-  async render(piece: Piece, delivery: object, progress: (p: ExportProgress) => void = () => undefined) {
-    const parsed = DELIVERY.schema.safeParse({ id: 'lab', ...delivery });
-    if (!parsed.success)
-      throw new Trouble(
-        'refused',
-        parsed.error.issues.map((issue) => `${issue.path.join('.')} ${issue.message}`).join('; '),
-      );
-    const result = await startExport(piece, parsed.data, progress).result;
+  async render(
+    piece: Piece,
+    delivery: object,
+    progress: (p: ExportProgress) => void = () => undefined,
+    keeping: Keeping = { own: crypto.randomUUID() },
+  ) {
+    const result = await startExport(piece, readDelivery(delivery), keeping, progress).result;
     if (result.state !== 'done')
       throw new Trouble(result.state, result.state === 'refused' ? result.says : 'cancelled');
     written = result.file;
-    const { seconds, verified } = result;
-    return { seconds, verified, size: written.size };
+    const { seconds, verified, found } = result;
+    return { seconds, verified, found, size: written.size };
   },
   /** seconds that rendering alone, encoding alone and the export of the same frames take; for benches */
   async exportTimes(
@@ -106,10 +125,15 @@ const lab = {
       for (let i = 0; i < frames; i++) pictures.push(await still(i));
     });
     const encode = await seconds(async () => {
-      const settings = { width, height, rate: piece.lap.rate, count: frames, first: 0, dataRate: 'high' as const };
-      const sink = await codecOf('mp4').open(settings, new MemorySink());
-      for (const picture of pictures) await sink.add(picture);
-      await sink.finish();
+      const delivery = DELIVERY.schema.parse({ id: 'lab', format: 'mp4', width, height, last: frames - 1 });
+      const settings = settingsOf(piece, delivery);
+      const codec = codecOf('mp4');
+      const each = codec.partFrames(settings);
+      for (let from = 0; from < frames; from += each) {
+        const sink = await codec.open(settings);
+        for (const bytes of pictures.slice(from, from + each)) await sink.add({ width, height, bytes, numbers: null });
+        await sink.finish();
+      }
     });
     const both = await seconds(async () => {
       await lab.render(piece, { format: 'mp4', width, height, samples: '1', last: frames - 1 });

@@ -1,13 +1,31 @@
 import { z } from 'zod';
-import { FORMATS, formatWords } from './formats';
-import { choice, flag, form, heading, integer, type ValueOf, stored } from '../forms';
+import { FORMATS, formatOf, formatWords } from './formats';
+import type { FormatInfo } from './format';
+import { choice, flag, form, heading, integer, number, type ValueOf, stored } from '../forms';
+import { text } from '../forms/text';
 
 const what = heading('File');
 const quality = heading('Quality');
 const part = heading('Part of the lap');
+const channels = heading('Channels');
+const names = heading('Names');
 
 /** Passes of a frame as the choices they are: powers of two. */
 export const PASSES = { '1': '1', '4': '4', '16': '16', '64': '64', '256': '256' } as const;
+
+/** Shown for the formats that are so. */
+const where = (is: (format: FormatInfo) => boolean): { field: string; is: readonly string[] } => ({
+  field: 'format',
+  is: FORMATS.filter(is).map(({ kind }) => kind),
+});
+const only = (...kinds: readonly string[]): { field: string; is: readonly string[] } => ({
+  field: 'format',
+  is: kinds,
+});
+
+/** A channel beside the picture. */
+const channel = (label: string, hint: string) =>
+  flag(false, { label, group: channels, when: where(({ takes }) => takes.channels), hint });
 
 /** Something the piece is rendered to. Kept in the piece, so that a proof can be made again after a note. */
 export const DELIVERY = form({
@@ -15,7 +33,7 @@ export const DELIVERY = form({
   format: choice('mp4', formatWords, {
     label: 'Format',
     group: what,
-    hint: 'Video to play and share, or single pictures for compositing.',
+    hint: 'Video to play and share, single pictures for compositing, or something small for a mail.',
   }),
   width: integer(1920, {
     label: 'Width',
@@ -40,15 +58,26 @@ export const DELIVERY = form({
     { picture: 'The picture', lines: 'Its drawn lines' },
     { label: 'Shows', group: what, hint: 'The piece as it is, or the lines along its layers alone, white on black.' },
   ),
-  clear: flag(false, {
-    label: 'Clear between',
-    group: what,
-    when: [
-      { field: 'shows', is: ['lines'] },
-      { field: 'format', is: FORMATS.filter(({ takes }) => takes.alpha).map(({ kind }) => kind) },
-    ],
-    hint: 'White lines with alpha instead of on black.',
-  }),
+  light: choice(
+    'finished',
+    { finished: 'As finished', scene: 'Before all effects' },
+    {
+      label: 'Light',
+      group: what,
+      when: [only('exr'), { field: 'shows', is: ['picture'] }],
+      hint: 'The picture as the Look step finishes it, made linear; or the light of the world as it comes from the lens, brighter than white where it is, to be finished elsewhere.',
+    },
+  ),
+  alpha: choice(
+    'none',
+    { none: 'None', straight: 'Straight', premultiplied: 'Premultiplied' },
+    {
+      label: 'Alpha',
+      group: what,
+      when: where(({ takes }) => takes.alpha),
+      hint: 'Leaves out what is behind everything. Premultiplied, light that is added shines over what lies below; straight, it hides as much as it is bright.',
+    },
+  ),
   samples: choice('16', PASSES, {
     label: 'Samples',
     group: quality,
@@ -56,12 +85,57 @@ export const DELIVERY = form({
   }),
   rate: choice(
     'high',
-    { proof: 'Small, for a look', high: 'High', master: 'Very high, for more editing' },
     {
-      label: 'Data rate',
+      proof: 'Small, for a look',
+      high: 'High',
+      master: 'Very high, for more editing',
+      own: 'Megabits a second',
+    },
+    { label: 'Data rate', group: quality, when: where(({ rated }) => rated), hint: 'Bits spent on a frame of video.' },
+  ),
+  megabits: number(20, {
+    label: 'Megabits',
+    unit: 'a second',
+    min: 0.2,
+    max: 800,
+    comfort: 100,
+    group: quality,
+    when: [where(({ rated }) => rated), { field: 'rate', is: ['own'] }],
+    hint: 'Data rate in megabits a second.',
+  }),
+  pictureQuality: integer(85, {
+    label: 'Quality',
+    unit: 'of 100',
+    min: 1,
+    max: 100,
+    group: quality,
+    when: only('webp'),
+    hint: 'How faithful each frame is; less is smaller.',
+  }),
+  tenBits: flag(false, {
+    label: 'Ten bits',
+    group: quality,
+    when: where(({ tenBits }) => tenBits),
+    hint: 'A thousand steps from black to white in place of 256: dark gradients stay smooth on walls that show them. Not every player can.',
+  }),
+  bits: choice(
+    '8',
+    { '8': '8 bits', '16': '16 bits' },
+    {
+      label: 'Depth',
       group: quality,
-      when: { field: 'format', is: FORMATS.filter(({ rated }) => rated).map(({ kind }) => kind) },
-      hint: 'Bits spent on a frame of video.',
+      when: only('png', 'poster'),
+      hint: 'Bits of a colour in each channel. 16 for more grading afterwards.',
+    },
+  ),
+  numbers: choice(
+    'half',
+    { half: 'Half floats', float: 'Full floats' },
+    {
+      label: 'Numbers',
+      group: quality,
+      when: only('exr'),
+      hint: 'Half floats hold all that is seen in half the room. Depth is always kept in full floats.',
     },
   ),
   first: integer(0, {
@@ -76,18 +150,84 @@ export const DELIVERY = form({
     min: 0,
     max: 99_999,
     group: part,
+    when: where(({ holds }) => holds !== 'picture'),
     hint: 'Index of the last frame; beyond the lap it means the lap’s last.',
+  }),
+  every: integer(2, {
+    label: 'Every',
+    unit: 'frames',
+    min: 1,
+    max: 60,
+    comfort: 6,
+    group: part,
+    when: where(({ thins }) => thins),
+    hint: 'One frame of so many is shown, for as long as they take together.',
+  }),
+  repeats: integer(1, {
+    label: 'Laps',
+    min: 1,
+    max: 8,
+    group: part,
+    when: where(({ holds, thins }) => holds === 'film' && !thins),
+    hint: 'So many laps after one another in one file. Rendered once.',
+  }),
+  depth: channel('Depth', 'Metres along the line of sight as Z, 1e9 where there is nothing; not filtered.'),
+  normal: channel('Normals', 'Which way surfaces face, as the camera sees it: to the right, up, towards it.'),
+  motion: channel('Motion', 'Pixels to the right and up that what is seen goes in a frame.'),
+  line: channel('Drawn lines', 'The lines along the layers alone.'),
+  mattes: channel('Mattes', 'How far each layer covers every pixel, under the layer’s name.'),
+  numbered: text('', {
+    label: 'Pattern',
+    most: 120,
+    group: names,
+    when: where(({ holds }) => holds === 'pictures'),
+    hint: 'Names of the pictures: # is a digit of the frame’s number. Left empty, the piece’s name and four digits.',
+  }),
+  countFrom: integer(0, {
+    label: 'Counts from',
+    min: 0,
+    max: 1_000_000,
+    comfort: 1001,
+    group: names,
+    when: where(({ holds }) => holds === 'pictures'),
+    hint: 'Number of the lap’s first frame: 0, 1, or 1001 as in film work.',
   }),
 });
 export type Delivery = ValueOf<typeof DELIVERY>;
 
 /** The frames of a delivery, first and last included, held inside the lap. */
 export function deliveryFrames(
-  delivery: Delivery,
+  delivery: Pick<Delivery, 'first' | 'last' | 'format'>,
   lapFrames: number,
 ): { first: number; last: number; count: number; whole: boolean } {
-  const last = Math.min(delivery.last, lapFrames - 1);
+  const one = formatOf(delivery.format).holds === 'picture';
+  const last = Math.min(one ? delivery.first : delivery.last, lapFrames - 1);
   const first = Math.min(delivery.first, last);
   const count = last - first + 1;
   return { first, last, count, whole: count === lapFrames };
+}
+
+/** Frames of a contact sheet along each side. */
+export const SHEET = 3;
+
+/** The frames that are drawn for a delivery, by their numbers in the lap and in the order they are shown. */
+export function drawnFrames(delivery: Delivery, lapFrames: number): number[] {
+  const { first, count } = deliveryFrames(delivery, lapFrames);
+  const { holds, thins } = formatOf(delivery.format);
+  const shown = holds === 'sheet' ? SHEET * SHEET : thins ? Math.max(1, Math.round(count / delivery.every)) : count;
+  return Array.from({ length: shown }, (_, i) => first + Math.floor((i * count) / shown));
+}
+
+/** The size that frames of a delivery are drawn at. */
+export const drawnSize = ({ format, width, height }: Delivery): { width: number; height: number } =>
+  formatOf(format).holds === 'sheet'
+    ? { width: Math.floor(width / SHEET), height: Math.floor(height / SHEET) }
+    : { width, height };
+
+/** Names of the pictures of a delivery. @param stem the piece's, as file names have it */
+export function pictureName(delivery: Delivery, stem: string, frame: number): string {
+  const pattern = /#/.test(delivery.numbered) ? delivery.numbered : `${delivery.numbered || stem}.####`;
+  const extension = delivery.format === 'exr' ? '.exr' : '.png';
+  const named = pattern.replace(/#+/g, (run) => String(frame + delivery.countFrom).padStart(run.length, '0'));
+  return named.endsWith(extension) ? named : named + extension;
 }

@@ -4,11 +4,25 @@ export interface FormatInfo {
   /** as the choice is worded, and in a few letters */
   label: string;
   short: string;
-  /** with its dot */
+  /** of the file that is saved, with its dot */
   extension: string;
   mime: string;
-  /** what its codec is given */
-  takes: { pixels: 'srgb8'; alpha: boolean };
+  /** all frames in a file that plays them, numbered pictures, one frame, or some of them side by side */
+  holds: 'film' | 'pictures' | 'picture' | 'sheet';
+  /** what its codec is given: code values of 8 bits; those or finer ones, as the delivery says; numbers */
+  takes: { pixels: 'bytes' | 'either' | 'numbers'; alpha: boolean; channels: boolean };
   /** a data rate decides how many bits are spent on a frame */
   rated: boolean;
+  /** it can hold ten bits a sample */
+  tenBits: boolean;
+  /** it is small by leaving frames out */
+  thins: boolean;
 }
+
+/** What most formats are. */
+export const PLAIN = {
+  takes: { pixels: 'bytes', alpha: false, channels: false },
+  rated: false,
+  tenBits: false,
+  thins: false,
+} as const satisfies Partial<FormatInfo>;

@@ -1,6 +1,13 @@
+import { exr } from './exr/exr';
+import { gif } from './gif/gif';
 import { mp4 } from './mp4/mp4';
+import { mp4Av1 } from './mp4Av1/mp4Av1';
 import { png } from './png/png';
+import { poster } from './poster/poster';
+import { sheet } from './sheet/sheet';
 import { webm } from './webm/webm';
+import { webmAv1 } from './webmAv1/webmAv1';
+import { webp } from './webp/webp';
 
 /** Every format, in the order they are offered. A new one is a folder and its name here, and its codec in export/codecs. */
-export const LIST = [mp4, webm, png] as const;
+export const LIST = [mp4, mp4Av1, webm, webmAv1, png, exr, gif, webp, poster, sheet] as const;

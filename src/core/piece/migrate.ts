@@ -6,6 +6,7 @@ import { from5 } from './migrations/5';
 import { from6 } from './migrations/6';
 import { from7 } from './migrations/7';
 import { from8 } from './migrations/8';
+import { from9 } from './migrations/9';
 import { isJson, type Json } from './migrations/json';
 
 /** What brings a piece from each version to the next: frozen, whatever becomes of the kinds it speaks of. */
@@ -18,6 +19,7 @@ const STEPS: Readonly<Record<number, (piece: Json) => Json>> = {
   6: from6,
   7: from7,
   8: from8,
+  9: from9,
 };
 
 /**

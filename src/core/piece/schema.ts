@@ -8,7 +8,7 @@ import { LOOK } from '../look/form';
 import { circlesOf, namesOf } from './references';
 
 /** Newest version of the document this program reads and the only one it writes. */
-export const DOCUMENT_VERSION = 9;
+export const DOCUMENT_VERSION = 10;
 
 const LAP = form({
   frames: stored(

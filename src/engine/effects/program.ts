@@ -19,6 +19,8 @@ export type Need = 'neighbours';
 export interface FrameInfo extends Moment {
   /** draw what is noise by nature; off for measurements, which must not see it */
   texture: boolean;
+  /** the steps that code values are rounded to afterwards, in code values of 8 bits */
+  step: number;
   /** where the frame holds what an effect asks for: see core/look/channels.ts */
   slotOf(asked: Asked): Slot;
   /** the light of earlier moments that an effect asks for */

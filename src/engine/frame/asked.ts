@@ -47,6 +47,7 @@ export function askedOf(piece: Piece, request: FrameRequest): Asked[] {
   return [
     ...acting.flatMap((effect) => asksOf(effect, request.phase)),
     ...(own ? [own] : []),
+    ...request.also.flatMap((channel) => channelAsks(channel) ?? []),
     ...(request.clear ? [ANYTHING] : []),
   ];
 }

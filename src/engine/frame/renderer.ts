@@ -1,7 +1,7 @@
 import type * as THREE from 'three';
 import { bladesAt } from '../../core/flight/form';
 import { apertureCells } from '../../core/lens/cells';
-import type { Asked } from '../../core/look/channels';
+import { channelAsks, type Asked } from '../../core/look/channels';
 import type { Piece } from '../../core/piece/schema';
 import type { LensPass } from '../../core/lens/cells';
 import { evaluateAnimated } from '../../core/time/animated';
@@ -26,6 +26,8 @@ import { drawMatter, HeldLayers, type ShownLayers } from './layers';
 import { ANYTHING, askedOf, atMoment, earlierOf, momentOf } from './asked';
 import { Earlier } from './earlier';
 import { lightTargets } from './levels';
+import type { FrameNumbers } from '../protocol';
+import { topFirst } from './rows';
 import type { FrameRequest, Lessens } from './request';
 import { shotAt, type Shot } from './shot';
 import { ShownPicture } from './shownPicture';
@@ -264,8 +266,9 @@ export class Renderer {
     const sunAt = (): SeenPlace | null => sunPlace(piece, request.phase);
     const earlierOf = ({ id }: { id: string }): THREE.Texture => this.earlier.at(id);
     const moment = momentOf(piece, request);
+    const { step } = request;
     const run = (target: THREE.WebGLRenderTarget | null, texture: boolean): void =>
-      this.effects.run(piece.look.effects, light, target, { ...moment, texture, slotOf, sunAt, earlierOf });
+      this.effects.run(piece.look.effects, light, target, { ...moment, texture, step, slotOf, sunAt, earlierOf });
     if (channel.of === 'range') this.range.draw(request, (target) => run(target, false), to);
     else run(to, request.texture);
   }
@@ -304,6 +307,40 @@ export class Renderer {
     const numbers = this.context.readFloats(target);
     target.dispose();
     return numbers;
+  }
+
+  /**
+   * A frame as numbers, and the channels that its request names besides: what covers a pixel as the mean of its passes, the rest from the middle
+   * of the lens. @param scene its light before all effects
+   */
+  readFrame(request: FrameRequest, scene: boolean): FrameNumbers {
+    const target = floatTarget(request.width, request.height);
+    const rows = (numbers: Float32Array, each: number, from = 0): Float32Array =>
+      topFirst(numbers, request.width, request.height, each, from);
+    try {
+      this.draw(request, target);
+      const rgba = rows(this.context.readFloats(scene && this.light ? this.light : target), 4);
+      const shareOf = (asked: Asked): Float32Array => {
+        const slot = this.slots.at(asked);
+        return rows(this.context.readFloats(slot.target), 1, slot.number);
+      };
+      const alpha = request.clear ? shareOf(ANYTHING) : null;
+      for (let i = 3; i < rgba.length; i += 4) rgba[i] = alpha?.[i >> 2] ?? 1;
+      // before another picture is drawn: they are of this one
+      const shares = request.also.map((channel) => {
+        const asked = channelAsks(channel);
+        return asked && shareOf(asked);
+      });
+      const channels = request.also.map((channel, i) => {
+        const share = shares[i];
+        if (share) return share;
+        this.draw({ ...request, channel, also: [], clear: false }, target);
+        return rows(this.context.readFloats(target), channel.of === 'normal' ? 3 : channel.of === 'motion' ? 2 : 1);
+      });
+      return { rgba, channels };
+    } finally {
+      target.dispose();
+    }
   }
 
   /**

@@ -1,4 +1,4 @@
-import { PICTURE, type Drawn } from '../../core/look/channels';
+import { PICTURE, type Drawn, type Numbers } from '../../core/look/channels';
 import { framePhase } from '../../core/time/lap';
 import type { StillRequest } from '../protocol';
 
@@ -24,6 +24,10 @@ export interface FrameRequest {
   elementMotion: boolean;
   /** what of the frame is drawn */
   channel: Drawn;
+  /** the steps that code values are rounded to where they are written, in code values of 8 bits: dither hides them; 0 where they are not rounded */
+  step: number;
+  /** what else of the frame is read afterwards */
+  also: readonly Numbers[];
   /** nothing is behind everything: light is over black, and its alpha is how far what is there hides what would be */
   clear: boolean;
 }
@@ -48,6 +52,8 @@ export const stillFrame = ({
   texture = true,
   channel = PICTURE,
   clear = false,
+  step = 1,
+  also = [],
 }: StillRequest): FrameRequest => ({
   phase: framePhase(frameIndex, piece.lap.frames),
   frameIndex,
@@ -61,4 +67,6 @@ export const stillFrame = ({
   elementMotion: true,
   channel,
   clear,
+  step,
+  also,
 });

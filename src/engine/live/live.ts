@@ -174,6 +174,8 @@ export class LivePicture {
       // lines are a picture of their own
       channel: this.view.channel.of === 'lines' ? PICTURE : this.view.channel,
       clear: false,
+      step: 1,
+      also: [],
     };
   }
 

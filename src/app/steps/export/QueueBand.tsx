@@ -1,15 +1,16 @@
-import { Download, X } from 'lucide-react';
+import { ArrowUpToLine, Download, FolderDown, Pause, Play, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
+import { formatOf } from '../../../core/deliveries/formats';
+import type { Job } from '../../../export/queue';
 import { BandHead } from '../../parts/BandHead';
 import { Button } from '../../parts/Button';
 import { Progress } from '../../parts/Progress';
-import { saveBlob } from '../../shell/save';
-import type { Job } from '../../../export/queue';
-import { queue, seen, useJobs } from './jobs';
+import { canSaveFolder, queue, saveJob, saveJobFolder, seen, useJobs } from './jobs';
 import styles from './Export.module.css';
 
 const duration = (seconds: number): string => {
   const s = Math.ceil(seconds);
+  if (s >= 5400) return `${Math.floor(s / 3600)} h ${String(Math.floor((s % 3600) / 60)).padStart(2, '0')} min`;
   return s >= 90 ? `${Math.floor(s / 60)} min ${String(s % 60).padStart(2, '0')} s` : `${s} s`;
 };
 
@@ -24,13 +25,14 @@ export function QueueBand() {
       </BandHead>
       {jobs.length === 0 ? (
         <p className={styles.none}>
-          Rendered files appear here with their progress, and again when they were read back and counted. You can go on
-          working meanwhile.
+          Rendered files appear here with their progress, and again when they were read back and compared. You can go on
+          working meanwhile. What is finished of a file stays on this disk: closing the page, or a crash, costs a second
+          of video or one picture at most, and the rest goes on when Isomorph is open again.
         </p>
       ) : (
         <ul className={styles.queue}>
-          {[...jobs].reverse().map((job) => (
-            <JobRow key={job.id} job={job} />
+          {jobs.map((job, index) => (
+            <JobRow key={job.id} job={job} ahead={jobs.slice(0, index).some(isOpen)} />
           ))}
         </ul>
       )}
@@ -38,57 +40,80 @@ export function QueueBand() {
   );
 }
 
-function JobRow({ job }: { job: Job }) {
-  const { state, progress, says, result } = job;
-  const share = state === 'done' ? 1 : progress ? progress.done / progress.of : 0;
+const isOpen = ({ state }: Job): boolean => state === 'running' || state === 'waiting';
+
+function JobRow({ job, ahead }: { job: Job; ahead: boolean }) {
+  const { id, name, state, done, of, says, verified } = job;
+  const share = state === 'done' ? 1 : of > 0 ? done / of : 0;
   const row = useRef<HTMLLIElement>(null);
-  const busy = state === 'running' || state === 'waiting';
+  const busy = isOpen(job);
   useEffect(() => {
     // the button that had the focus is gone with the state it belonged to
     if (!busy && document.activeElement === document.body && row.current?.dataset['busy'] === 'was')
       row.current.focus();
     if (busy && row.current) row.current.dataset['busy'] = 'was';
   }, [busy]);
+  const well = state !== 'failed' && (state !== 'done' || verified);
   return (
     <li ref={row} tabIndex={-1} className={styles.job}>
-      <span className={styles.name}>{job.name}</span>
-      <Progress label={`Progress of ${job.name}`} share={share} muted={state === 'cancelled' || state === 'failed'} />
-      <span className={state === 'failed' || (state === 'done' && !job.verified) ? styles.trouble : styles.says}>
+      <span className={styles.name} title={name}>
+        {name}
+      </span>
+      <Progress label={`Progress of ${name}`} share={share} muted={state === 'paused' || state === 'failed'} />
+      <span className={well ? styles.says : styles.trouble} title={says}>
         {words(job)}
       </span>
-      {busy ? (
-        <Button onPress={() => queue.cancel(job.id)}>Cancel</Button>
-      ) : result ? (
-        <Button onPress={() => saveBlob(result, job.name)}>
-          <Download size={14} /> Save
-        </Button>
-      ) : (
-        <span title={says} />
-      )}
-      <Button
-        kind="bare"
-        label={`Forget ${job.name}`}
-        isDisabled={state === 'running'}
-        onPress={() => queue.forget(job.id)}
-      >
+      <span className={styles.acts}>
+        {state === 'waiting' && ahead ? (
+          <Button kind="bare" label={`Render ${name} first`} onPress={() => void queue.first(id)}>
+            <ArrowUpToLine size={14} />
+          </Button>
+        ) : null}
+        {busy ? (
+          <Button onPress={() => void queue.pause(id)}>
+            <Pause size={13} /> Pause
+          </Button>
+        ) : state === 'done' ? (
+          <>
+            {canSaveFolder && formatOf(job.delivery.format).holds === 'pictures' ? (
+              <Button
+                kind="bare"
+                label={`Save the pictures of ${name} into a folder`}
+                onPress={() => void saveJobFolder(job)}
+              >
+                <FolderDown size={14} />
+              </Button>
+            ) : null}
+            <Button onPress={() => void saveJob(job)}>
+              <Download size={14} /> Save
+            </Button>
+          </>
+        ) : (
+          <Button onPress={() => void queue.goOn(id)}>
+            <Play size={13} /> {state === 'failed' ? 'Try again' : 'Go on'}
+          </Button>
+        )}
+      </span>
+      <Button kind="bare" label={`Remove ${name}`} onPress={() => void queue.forget(id)}>
         <X size={14} />
       </Button>
     </li>
   );
 }
 
-function words({ state, progress, says }: Job): string {
+function words({ state, done, of, left, says }: Job): string {
   switch (state) {
     case 'waiting':
-      return 'waiting';
+      return done > 0 ? `waiting, ${done} of ${of} frames kept` : 'waiting';
     case 'running':
-      return progress
-        ? `${progress.done} of ${progress.of} frames${progress.left === null ? '' : ` · ${duration(progress.left)} left`}`
-        : 'starting';
+      if (done === of) return 'putting it together and reading it back';
+      return left === null && done === 0
+        ? 'starting'
+        : `${done} of ${of} frames${left === null ? '' : ` · ${duration(left)} left`}`;
+    case 'paused':
+      return `rests, ${done} of ${of} frames kept`;
     case 'done':
-      return `read back: ${says}`;
-    case 'cancelled':
-      return `cancelled, ${says}`;
+      return `verified: ${says}`;
     case 'failed':
       return says;
   }

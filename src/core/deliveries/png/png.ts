@@ -1,12 +1,12 @@
-import type { FormatInfo } from '../format';
+import { PLAIN, type FormatInfo } from '../format';
 
-/** Numbered pictures, held together by an archive. */
 export const png = {
+  ...PLAIN,
   kind: 'png',
-  label: 'PNG sequence, zip',
-  short: 'PNG sequence',
+  label: 'PNG pictures',
+  short: 'PNG pictures',
   extension: '.zip',
   mime: 'application/zip',
-  takes: { pixels: 'srgb8', alpha: true },
-  rated: false,
+  holds: 'pictures',
+  takes: { pixels: 'either', alpha: true, channels: false },
 } as const satisfies FormatInfo;

@@ -1,11 +1,14 @@
-import type { FormatInfo } from '../format';
+import { PLAIN, type FormatInfo } from '../format';
 
 export const webm = {
+  ...PLAIN,
   kind: 'webm',
   label: 'WebM, VP9',
   short: 'WebM',
   extension: '.webm',
   mime: 'video/webm',
-  takes: { pixels: 'srgb8', alpha: false },
+  holds: 'film',
   rated: true,
+  tenBits: true,
+  takes: { pixels: 'either', alpha: false, channels: false },
 } as const satisfies FormatInfo;

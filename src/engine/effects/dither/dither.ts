@@ -11,7 +11,7 @@ export const dither: EffectProgram<Dither> = {
     const uniforms = { effect_steps: { value: 0 } };
     return {
       uniforms,
-      prepare: ({ steps }, _, { texture }) => (uniforms.effect_steps.value = texture ? steps : 0),
+      prepare: ({ steps }, _, { texture, step }) => (uniforms.effect_steps.value = texture ? steps * step : 0),
       dispose: () => undefined,
     };
   },

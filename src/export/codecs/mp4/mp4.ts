@@ -1,8 +1,8 @@
 import { Mp4OutputFormat } from 'mediabunny';
-import { videoCodec } from '../video/video';
+import { browserFilm } from '../film/browser';
 
 /** What a player needs first stands at the start, in room that is kept for it. */
-export const mp4 = videoCodec({
+export const mp4 = browserFilm({
   codec: 'avc',
   name: 'H.264',
   format: () => new Mp4OutputFormat({ fastStart: 'reserve' }),

@@ -13,8 +13,9 @@ export const i420Bytes = (width: number, height: number): number => (width * hei
 /**
  * RGBA bytes, top row first, to planar I420.
  * @param out filled; of {@link i420Bytes} length
+ * @returns it
  */
-export function toI420Into(out: Uint8Array, rgba: Uint8Array, width: number, height: number): void {
+export function toI420Into(out: Uint8Array, rgba: Uint8Array, width: number, height: number): Uint8Array {
   const half = width >> 1;
   const cbAt = width * height;
   const crAt = cbAt + half * (height >> 1);
@@ -48,4 +49,33 @@ export function toI420Into(out: Uint8Array, rgba: Uint8Array, width: number, hei
       c++;
     }
   }
+  return out;
+}
+
+/**
+ * Code values 0 … 1, top row first, to planes of ten bits a sample: black at 64, white at 940, chroma about 512 (ITU-R BT.709-6, §3.4).
+ * @param rgba four a pixel; width and height must be even
+ */
+export function toTenBits(rgba: Float32Array, width: number, height: number): Uint16Array {
+  const out = new Uint16Array(i420Bytes(width, height));
+  const half = width >> 1;
+  const cbAt = width * height;
+  const crAt = cbAt + half * (height >> 1);
+  for (let y = 0; y < height; y += 2)
+    for (let x = 0; x < width; x += 2) {
+      let [r, g, b] = [0, 0, 0];
+      for (let k = 0; k < 4; k++) {
+        const pixel = (y + (k >> 1)) * width + x + (k & 1);
+        const at = pixel * 4;
+        out[pixel] = 64.5 + 876 * (KR * rgba[at] + KG * rgba[at + 1] + KB * rgba[at + 2]);
+        r += rgba[at] / 4;
+        g += rgba[at + 1] / 4;
+        b += rgba[at + 2] / 4;
+      }
+      const luma = KR * r + KG * g + KB * b;
+      const c = (y >> 1) * half + (x >> 1);
+      out[cbAt + c] = 512.5 + (896 * (b - luma)) / (2 * (1 - KB));
+      out[crAt + c] = 512.5 + (896 * (r - luma)) / (2 * (1 - KR));
+    }
+  return out;
 }

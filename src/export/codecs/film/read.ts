@@ -7,19 +7,21 @@ import {
   type VideoSample,
   VideoSampleSink,
 } from 'mediabunny';
-import { lumaCells, rgbaCells, shows, type FrameTrace } from '../../trace';
-import type { SinkSettings, Verified } from '../codec';
+import { filmHz } from './write';
+import { lumaCells, rgbaCells, shows } from '../../trace';
+import type { FrameFacts, Settings, Verified } from '../codec';
 
 /** Decodes every picture of a track and looks which is not the frame that was rendered. @returns its number, or null; how many could be looked at */
 async function lookAt(
   track: InputVideoTrack,
-  { width, height }: SinkSettings,
-  traces: readonly FrameTrace[],
+  { width, height }: Settings,
+  traces: readonly FrameFacts[],
 ): Promise<{ wrong: number | null; seen: number }> {
   if (!(await track.canDecode())) return { wrong: null, seen: 0 };
   let seen = 0;
   for await (const sample of new VideoSampleSink(track).samples()) {
-    const trace = traces.at(seen);
+    // laps after the first are the same again
+    const trace = traces.at(seen % traces.length);
     const cells = await decodedCells(sample, width, height);
     sample.close();
     if (trace && !shows(cells, trace)) return { wrong: seen, seen };
@@ -29,6 +31,12 @@ async function lookAt(
 }
 
 async function decodedCells(sample: VideoSample, width: number, height: number): Promise<Float32Array> {
+  if (sample.format === 'I420P10') {
+    const bytes = new Uint8Array(sample.allocationSize());
+    const [{ offset, stride }] = await sample.copyTo(bytes);
+    const plane = new Uint16Array(bytes.buffer, offset, (stride / 2) * height);
+    return lumaCells(plane, stride / 2, width, height, 4);
+  }
   if (sample.format === 'I420' || sample.format === 'NV12') {
     const bytes = new Uint8Array(sample.allocationSize());
     const [{ offset, stride }] = await sample.copyTo(bytes);
@@ -39,12 +47,11 @@ async function decodedCells(sample: VideoSample, width: number, height: number):
   return rgbaCells(bytes, width, height);
 }
 
+/** The frame of the lap that stands at a place of a film. */
+export const frameOf = ({ frames }: Settings, at: number): number => frames[at % frames.length];
+
 /** Reads a video back: how many frames of how many seconds, and whether each is the one that was rendered. */
-export async function verifyVideo(
-  file: Blob,
-  settings: SinkSettings,
-  traces: readonly FrameTrace[],
-): Promise<Verified> {
+export async function verifyVideo(file: Blob, settings: Settings, traces: readonly FrameFacts[]): Promise<Verified> {
   const input = new Input({
     source: new BlobSource(file),
     formats: ALL_FORMATS,
@@ -54,16 +61,17 @@ export async function verifyVideo(
   let frames = 0;
   for await (const _ of new EncodedPacketSink(track).packets()) frames++;
   const seconds = await track.computeDuration();
-  const wanted = (settings.count * settings.rate.den) / settings.rate.num;
+  const count = settings.frames.length * settings.delivery.repeats;
+  const wanted = count / filmHz(settings);
   // WebM counts in milliseconds
-  const ok = frames === settings.count && Math.abs(seconds - wanted) < 0.0015;
+  const ok = frames === count && Math.abs(seconds - wanted) < 0.0015;
   const says = `${frames} frames, ${seconds.toFixed(3)} s`;
   if (!ok)
     return {
       frames,
       seconds,
       ok,
-      says: `${says}, but ${settings.count} frames and ${wanted.toFixed(3)} s were asked for`,
+      says: `${says}, but ${count} frames and ${wanted.toFixed(3)} s were asked for`,
     };
   const { wrong, seen } = await lookAt(track, settings, traces);
   if (wrong !== null || (seen > 0 && seen !== frames))
@@ -71,7 +79,7 @@ export async function verifyVideo(
       frames,
       seconds,
       ok: false,
-      says: `${says}, but frame ${settings.first + (wrong ?? seen)} is not the picture that was rendered`,
+      says: `${says}, but frame ${frameOf(settings, wrong ?? seen)} is not the picture that was rendered`,
     };
   return {
     frames,

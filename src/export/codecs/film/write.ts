@@ -1,0 +1,178 @@
+import {
+  EncodedPacket,
+  EncodedVideoPacketSource,
+  NullTarget,
+  Output,
+  type OutputFormat,
+  StreamTarget,
+  type StreamTargetChunk,
+  VideoSample,
+  VideoSampleSource,
+} from 'mediabunny';
+import { rateHz } from '../../../core/time/lap';
+import type { ByteSink } from '../../bytes/sink';
+import { bytesOf, numbersOf, type Picture } from '../../picture';
+import { traceOf, traceOfNumbers } from '../../trace';
+import type { FrameFacts, Parts, PartSink, Settings } from '../codec';
+import { pack, unpack } from './packed';
+import { i420Bytes, toI420Into, toTenBits, VIDEO_COLOUR } from './yuv';
+
+/** Bits per pixel and frame. Common practice for dark, grainy material; no published source. */
+const BITS = { proof: 0.08, high: 0.25, master: 0.6 } as const;
+
+/** Frames a second of a film. */
+export const filmHz = ({ rate, each }: Settings): number => (rateHz(rate) * each.den) / each.num;
+
+/** Bits a second. */
+export function bitrate(settings: Settings): number {
+  const { width, height, delivery } = settings;
+  if (delivery.rate === 'own') return Math.round(delivery.megabits * 1e6);
+  return Math.max(200_000, Math.round(width * height * filmHz(settings) * BITS[delivery.rate]));
+}
+
+/** Bytes are handed on in pieces of so many. */
+const CHUNK = 1 << 20;
+
+/** What a video is encoded with and held by. */
+export interface Container {
+  codec: 'avc' | 'vp9' | 'av1';
+  /** of the encoding, as people call it */
+  name: string;
+  format: () => OutputFormat;
+}
+
+/** Levels of VP9: luma samples a second, and in a picture ("VP9 Levels" of the WebM project; from memory). */
+const VP9_LEVELS = [
+  [10, 829_440, 36_864],
+  [11, 2_764_800, 73_728],
+  [20, 4_608_000, 122_880],
+  [21, 9_216_000, 245_760],
+  [30, 20_736_000, 552_960],
+  [31, 36_864_000, 983_040],
+  [40, 83_558_400, 2_228_224],
+  [41, 160_432_128, 2_228_224],
+  [50, 311_951_360, 8_912_896],
+  [51, 588_251_136, 8_912_896],
+  [52, 1_176_502_272, 8_912_896],
+  [60, 1_176_502_272, 35_651_584],
+  [61, 2_353_004_544, 35_651_584],
+] as const;
+
+/** The name of VP9 of ten bits for a size and rate, as "VP Codec ISO Media File Format Binding" has it. */
+export function tenBitVp9(settings: Settings): string {
+  const pixels = settings.width * settings.height;
+  const level = VP9_LEVELS.find(([, rate, most]) => pixels <= most && pixels * filmHz(settings) <= rate)?.[0] ?? 62;
+  return `vp09.02.${level}.10`;
+}
+
+/** What the encoder is asked for besides its codec. */
+export const encoding = (settings: Settings): { bitrate: number; fullCodecString?: string } => ({
+  bitrate: bitrate(settings),
+  ...(settings.delivery.tenBits ? { fullCodecString: tenBitVp9(settings) } : {}),
+});
+
+/** What is kept of an encoded part. */
+interface Head {
+  config: Omit<VideoDecoderConfig, 'description'>;
+  /** what decoders need besides, as base64 */
+  description: string | null;
+  keys: readonly boolean[];
+}
+
+const base64 = (source: AllowSharedBufferSource): string => {
+  const bytes = ArrayBuffer.isView(source)
+    ? new Uint8Array(source.buffer, source.byteOffset, source.byteLength)
+    : new Uint8Array(source);
+  return btoa(String.fromCharCode(...bytes));
+};
+
+/** A frame as the encoder takes it. */
+function sampleOf(picture: Picture, { rate, each }: Settings, index: number, tenBits: boolean): VideoSample {
+  const { width, height } = picture;
+  const planes = tenBits
+    ? toTenBits(numbersOf(picture).rgba, width, height)
+    : toI420Into(new Uint8Array(i420Bytes(width, height)), bytesOf(picture), width, height);
+  const seconds = (each.num * rate.den) / (each.den * rate.num);
+  return new VideoSample(planes, {
+    format: tenBits ? 'I420P10' : 'I420',
+    codedWidth: width,
+    codedHeight: height,
+    timestamp: index * seconds,
+    duration: seconds,
+    colorSpace: VIDEO_COLOUR,
+  });
+}
+
+/** Begins some frames that are encoded by an encoder of their own, from a key frame on. */
+export async function openPart(kind: Container, settings: Settings): Promise<PartSink> {
+  const { tenBits } = settings.delivery;
+  const keys: boolean[] = [];
+  const encoded: Uint8Array<ArrayBuffer>[] = [];
+  const frames: FrameFacts[] = [];
+  let config: VideoDecoderConfig | null = null;
+  // what it would write is thrown away: the packets are kept
+  const output = new Output({ format: kind.format(), target: new NullTarget() });
+  const source = new VideoSampleSource({
+    codec: kind.codec,
+    ...encoding(settings),
+    keyFrameInterval: 1e6,
+    latencyMode: 'quality',
+    onEncodedPacket(packet, meta) {
+      config ??= meta?.decoderConfig ?? null;
+      keys.push(packet.type === 'key');
+      encoded.push(packet.data.slice());
+    },
+  });
+  output.addVideoTrack(source, { frameRate: filmHz(settings), maximumPacketCount: settings.frames.length });
+  await output.start();
+  return {
+    async add(picture) {
+      const sample = sampleOf(picture, settings, frames.length, tenBits);
+      const { width, height } = picture;
+      frames.push(
+        tenBits ? traceOfNumbers(numbersOf(picture).rgba, width, height, 0) : traceOf(bytesOf(picture), width, height),
+      );
+      await source.add(sample);
+      sample.close();
+    },
+    async finish() {
+      await output.finalize();
+      if (!config || encoded.length !== frames.length)
+        throw new RangeError(`the encoder made ${encoded.length} frames of ${frames.length}`);
+      const { description, ...rest } = config;
+      const head: Head = { config: rest, description: description ? base64(description) : null, keys };
+      return { bytes: pack({ head, frames: encoded }), frames };
+    },
+    abandon: () => output.cancel(),
+  };
+}
+
+/** Puts encoded parts together to a film of so many laps. */
+export async function joinParts(kind: Container, settings: Settings, parts: Parts, out: ByteSink): Promise<Blob> {
+  const { rate, each, frames, delivery } = settings;
+  const bytes = new WritableStream<StreamTargetChunk>({ write: ({ data, position }) => out.write(data, position) });
+  const target = new StreamTarget(bytes, { chunked: true, chunkSize: CHUNK });
+  const output = new Output({ format: kind.format(), target });
+  const source = new EncodedVideoPacketSource(kind.codec);
+  output.addVideoTrack(source, {
+    frameRate: filmHz(settings),
+    maximumPacketCount: frames.length * delivery.repeats,
+  });
+  await output.start();
+  const seconds = (index: number): number => (index * each.num * rate.den) / (each.den * rate.num);
+  let index = 0;
+  for (let lap = 0; lap < delivery.repeats; lap++)
+    for (let part = 0; part < parts.count; part++) {
+      const { head, frames: packets } = await unpack<Head>(await parts.at(part));
+      const description =
+        head.description === null ? null : Uint8Array.from(atob(head.description), (c) => c.charCodeAt(0));
+      const decoderConfig = description ? { ...head.config, description } : head.config;
+      for (const [i, data] of packets.entries()) {
+        const packet = new EncodedPacket(data, head.keys[i] ? 'key' : 'delta', seconds(index), seconds(1));
+        await source.add(packet, { decoderConfig });
+        index++;
+      }
+    }
+  await output.finalize();
+  return out.finish();
+}

@@ -1,0 +1,8 @@
+import { Mp4OutputFormat } from 'mediabunny';
+import { browserFilm } from '../film/browser';
+
+export const mp4Av1 = browserFilm({
+  codec: 'av1',
+  name: 'AV1',
+  format: () => new Mp4OutputFormat({ fastStart: 'reserve' }),
+});

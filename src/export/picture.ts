@@ -1,0 +1,69 @@
+import { toLinear } from '../core/colour/colour';
+import type { Delivery } from '../core/deliveries/form';
+
+/** A rendered frame on its way to a file, top row first. */
+export interface Picture {
+  width: number;
+  height: number;
+  /** code values of 8 bits, RGBA, opaque; where its format takes no finer ones */
+  bytes: Uint8Array | null;
+  /** RGBA, colours as they are over black: code values 0 … 1, or linear light; and the channels beside them */
+  numbers: { rgba: Float32Array; channels: readonly NumberChannel[] } | null;
+}
+
+/** Numbers of every pixel besides its colour. */
+export interface NumberChannel {
+  name: string;
+  values: Float32Array;
+}
+
+/** @throws RangeError when the picture was not drawn as bytes */
+export function bytesOf({ bytes }: Picture): Uint8Array {
+  if (!bytes) throw new RangeError('the picture has no bytes');
+  return bytes;
+}
+
+/** @throws RangeError when the picture was not drawn as numbers */
+export function numbersOf({ numbers }: Picture): NonNullable<Picture['numbers']> {
+  if (!numbers) throw new RangeError('the picture has no numbers');
+  return numbers;
+}
+
+/**
+ * Colours with alpha as files hold them.
+ * @param rgba over black, so premultiplied, and light without alpha added
+ * @returns straight: as much alpha as its light needs, so that over black nothing of it is lost; else as it is
+ */
+export function withAlpha(rgba: Float32Array, alpha: Delivery['alpha']): Float32Array {
+  if (alpha !== 'straight') return rgba;
+  const out = new Float32Array(rgba.length);
+  for (let i = 0; i < rgba.length; i += 4) {
+    const most = Math.max(rgba[i], rgba[i + 1], rgba[i + 2]);
+    const there = Math.min(1, Math.max(rgba[i + 3], most));
+    for (let k = 0; k < 3; k++) out[i + k] = there > 0 ? rgba[i + k] / there : 0;
+    out[i + 3] = there;
+  }
+  return out;
+}
+
+/** Code values 0 … 1 as whole numbers of so many bits. @param channels how many of the four are taken */
+export function samplesOf(rgba: Float32Array, channels: 3 | 4, bits: 8 | 16): Uint8Array | Uint16Array {
+  const length = (rgba.length / 4) * channels;
+  const out = bits === 8 ? new Uint8Array(length) : new Uint16Array(length);
+  const most = 2 ** bits - 1;
+  let to = 0;
+  for (let i = 0; i < rgba.length; i += 4)
+    for (let k = 0; k < channels; k++) out[to++] = Math.min(1, Math.max(0, rgba[i + k])) * most + 0.5;
+  return out;
+}
+
+/** Code values of four channels as linear light; alpha stays. */
+export const linearOf = (rgba: Float32Array): Float32Array =>
+  rgba.map((value, i) => ((i & 3) === 3 ? value : toLinear(value)));
+
+/** White as far as it is bright: lines that were drawn white on black, as they are over nothing. */
+export function coveredByLight(rgba: Float32Array): Float32Array {
+  const out = rgba.slice();
+  for (let i = 0; i < out.length; i += 4) out[i + 3] = Math.max(out[i], out[i + 1], out[i + 2]);
+  return out;
+}

@@ -1,0 +1,82 @@
+import { drawnFrames, deliveryFrames, drawnSize, type Delivery } from '../core/deliveries/form';
+import { formatOf } from '../core/deliveries/formats';
+import type { Drawn, Numbers } from '../core/look/channels';
+import type { Piece } from '../core/piece/schema';
+import { pieceFileName } from '../formats/pieceFile';
+import type { Settings } from './codecs/codec';
+
+/** What a codec is told of a delivery of a piece. */
+export function settingsOf(piece: Piece, delivery: Delivery): Settings {
+  const frames = drawnFrames(delivery, piece.lap.frames);
+  const { count } = deliveryFrames(delivery, piece.lap.frames);
+  const { thins } = formatOf(delivery.format);
+  return {
+    ...{ delivery, frames, stem: pieceFileName(piece, ''), rate: piece.lap.rate },
+    each: thins ? { num: count, den: frames.length } : { num: 1, den: 1 },
+    ...drawnSize(delivery),
+  };
+}
+
+/** What is asked of the engine for each frame of a delivery. */
+export interface Asks {
+  /** code values of 8 bits are enough */
+  bytes: boolean;
+  /** the light before all effects */
+  scene: boolean;
+  /** without what is behind everything */
+  clear: boolean;
+  /** the steps that code values are rounded to, in those of 8 bits; 0 for none */
+  step: number;
+  /** channels beside the picture, with the names they have in the file */
+  also: readonly { name: string; channel: Numbers }[];
+  /** the drawn lines as a channel: a picture of their own */
+  line: boolean;
+}
+
+/** Names of layers as those of channels: letters, numbers and strokes; each once. */
+function channelNames(layers: readonly { id: string; name: string }[]): Map<string, string> {
+  const given = new Map<string, string>();
+  const taken = new Set<string>();
+  for (const { id, name } of layers) {
+    const stem =
+      name
+        .normalize('NFKD')
+        .replace(/[^A-Za-z0-9]+/g, '_')
+        .replace(/^_+|_+$/g, '') || 'layer';
+    let own = stem;
+    for (let n = 2; taken.has(own); n++) own = `${stem}_${n}`;
+    taken.add(own);
+    given.set(id, own);
+  }
+  return given;
+}
+
+export function asksOf(piece: Piece, delivery: Delivery): Asks {
+  const { takes } = formatOf(delivery.format);
+  const ofPicture = delivery.shows === 'picture';
+  const alpha = takes.alpha && delivery.alpha !== 'none';
+  const bits =
+    takes.pixels === 'numbers' ? 0 : delivery.tenBits && formatOf(delivery.format).tenBits ? 10 : Number(delivery.bits);
+  const finer = takes.pixels === 'numbers' || (takes.pixels === 'either' && bits > 8);
+  const plain: [keyof Delivery, string, Drawn['of']][] = [
+    ['depth', 'Z', 'depth'],
+    ['normal', 'normal', 'normal'],
+    ['motion', 'motion', 'motion'],
+  ];
+  const also: { name: string; channel: Numbers }[] = [];
+  if (takes.channels) {
+    for (const [field, name, of] of plain)
+      if (delivery[field] === true) also.push({ name, channel: { of } as Numbers });
+    const shown = piece.layers.filter(({ hidden }) => !hidden);
+    if (delivery.mattes)
+      for (const [id, name] of channelNames(shown)) also.push({ name: `matte.${name}`, channel: { of: 'layer', id } });
+  }
+  return {
+    bytes: !finer && !alpha,
+    scene: takes.pixels === 'numbers' && delivery.light === 'scene' && ofPicture,
+    clear: alpha && ofPicture,
+    step: bits === 0 ? 0 : 255 / (2 ** bits - 1),
+    also,
+    line: takes.channels && delivery.line,
+  };
+}
