@@ -99,7 +99,7 @@ test('render writes WebM and PNG sequences, a part of the lap, one picture', asy
       )
     ).code,
   ).toBe(0);
-  expect(readdirSync(pictures)).toEqual(['frame-00248.png', 'frame-00249.png']);
+  expect(readdirSync(pictures)).toEqual(['ropewalk-tunnel.0248.png', 'ropewalk-tunnel.0249.png']);
   const still = join(folder(), 'still.png');
   expect(
     (
@@ -120,16 +120,17 @@ test('render writes WebM and PNG sequences, a part of the lap, one picture', asy
   const decoded = PNG.sync.read(readFileSync(still));
   expect([decoded.width, decoded.height]).toEqual([160, 90]);
   // the same frame, alone or in a sequence, is the same bytes
-  expect(readFileSync(still).equals(readFileSync(join(pictures, 'frame-00249.png')))).toBe(true);
+  expect(readFileSync(still).equals(readFileSync(join(pictures, 'ropewalk-tunnel.0249.png')))).toBe(true);
 });
 
 test('check prints the report, and fails on a planted fault', async () => {
-  const good = await isomorph('check', 'demo:ropewalk-tunnel');
+  const good = await isomorph('check', 'demo:ropewalk-tunnel', '--json');
   expect(good.code).toBe(0);
   expect((JSON.parse(good.out) as { ok: boolean }).ok).toBe(true);
   const bad = await isomorph(
     'check',
     small((piece) => Object.assign(piece['flight'], { route: { kind: 'run', tilesPerLap: 0.7 } })),
+    '--json',
   );
   expect(bad.code).toBe(1);
   const report = JSON.parse(bad.out) as { ok: boolean; state: { findings: { ok: boolean; subject: string }[] } };
@@ -143,13 +144,13 @@ const mistakes: [string[], RegExp][] = [
   [['render', 'demo:nothing', '--out', 'x.mp4'], /no demo piece "nothing"/],
   [['render', 'gone.json', '--out', 'x.mp4'], /there is no file gone.json/],
   [['render', 'demo:ropewalk-tunnel'], /--out/],
-  [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--quality', '9'], /--quality/],
+  [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--speed', '9'], /--speed/],
   [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--size', 'big'], /--size must be like 640x360/],
   [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--size', '99999x2'], /between 16 and 8192/],
   [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--size', '161x90'], /even sizes/],
   [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--samples', '3'], /--samples must be/],
   [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--frames', '0-900'], /--frames must be like 0-249/],
-  [['render', 'demo:ropewalk-tunnel', '--out', 'x.gif'], /name the format/],
+  [['render', 'demo:ropewalk-tunnel', '--out', 'x.mov'], /name the format/],
   [['render', 'package.json', '--out', 'x.mp4'], /not an Isomorph piece/],
   [['demo', '--port', 'door'], /--port must be a number/],
 ];

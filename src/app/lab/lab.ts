@@ -16,7 +16,10 @@ import { contentKey, STRIP_COLUMNS, STRIP_FRAMES, STRIP_WIDTH, stripHeight } fro
 import { PROGRAM, startExport, type ExportProgress, type Keeping } from '../../export/client';
 import { namesOf } from '../../export/codecs/pictures/pictures';
 import { codecOf } from '../../export/codecs/registry';
-import { settingsOf } from '../../export/settings';
+import { MemoryKept } from '../../export/kept/memory';
+import type { Picture } from '../../export/picture';
+import { renderDelivery } from '../../export/render';
+import { asksOf, settingsOf } from '../../export/settings';
 
 /** Bytes as base64, in pieces that fit a call's arguments. */
 function base64(bytes: Uint8Array): string {
@@ -82,6 +85,26 @@ const lab = {
       await (await canvas.convertToBlob({ type: 'image/webp', quality: 0.72 })).arrayBuffer(),
     );
     return base64(bytes);
+  },
+  /** writes pictures that are given, RGBA bytes as base64 in place of rendered ones; the result's bytes come in slices through `lab.slice` */
+  async encode(piece: Piece, delivery: object, pictures: readonly string[]) {
+    const own = readDelivery(delivery);
+    const settings = settingsOf(piece, own);
+    const { width, height, frames } = settings;
+    const codec = codecOf(own.format);
+    const says = await codec.refusal(settings);
+    if (says !== null) throw new Trouble('refused', says);
+    const { bytes: asBytes } = asksOf(piece, own);
+    const draw = (frame: number): Promise<Picture> => {
+      const bytes = Uint8Array.from(atob(pictures[frames.indexOf(frame)]), (letter) => letter.charCodeAt(0));
+      const numbers = { rgba: Float32Array.from(bytes, (v) => v / 255), channels: [] };
+      return Promise.resolve(
+        asBytes ? { width, height, bytes, numbers: null } : { width, height, bytes: null, numbers },
+      );
+    };
+    const result = await renderDelivery({ settings, codec, kept: new MemoryKept(), draw, progress: () => undefined });
+    written = result.file;
+    return { verified: result.verified, size: written.size };
   },
   /** names what is rendered, and by which program: another delivery, piece or version has another */
   deliveryKey: (piece: Piece, delivery: object): string => JSON.stringify([PROGRAM, piece, readDelivery(delivery)]),

@@ -70,7 +70,7 @@ function JobRow({ job, ahead }: { job: Job; ahead: boolean }) {
           </Button>
         ) : null}
         {busy ? (
-          <Button onPress={() => void queue.pause(id)}>
+          <Button label={`Pause ${name}`} onPress={() => void queue.pause(id)}>
             <Pause size={13} /> Pause
           </Button>
         ) : state === 'done' ? (

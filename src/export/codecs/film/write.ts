@@ -10,6 +10,7 @@ import {
   VideoSampleSource,
 } from 'mediabunny';
 import { rateHz } from '../../../core/time/lap';
+import { withoutDates } from '../../../formats/isobmff';
 import type { ByteSink } from '../../bytes/sink';
 import { bytesOf, numbersOf, type Picture } from '../../picture';
 import { traceOf, traceOfNumbers } from '../../trace';
@@ -38,7 +39,8 @@ export interface Container {
   codec: 'avc' | 'vp9' | 'av1';
   /** of the encoding, as people call it */
   name: string;
-  format: () => OutputFormat;
+  /** @param onHead is given what the file says of itself, and where, when that is written */
+  format: (onHead: (head: Uint8Array, at: number) => void) => OutputFormat;
 }
 
 /** Levels of VP9: luma samples a second, and in a picture ("VP9 Levels" of the WebM project; from memory). */
@@ -111,7 +113,7 @@ export async function openPart(kind: Container, settings: Settings): Promise<Par
   const frames: FrameFacts[] = [];
   let config: VideoDecoderConfig | null = null;
   // what it would write is thrown away: the packets are kept
-  const output = new Output({ format: kind.format(), target: new NullTarget() });
+  const output = new Output({ format: kind.format(() => undefined), target: new NullTarget() });
   const source = new VideoSampleSource({
     codec: kind.codec,
     ...encoding(settings),
@@ -152,7 +154,9 @@ export async function joinParts(kind: Container, settings: Settings, parts: Part
   const { rate, each, frames, delivery } = settings;
   const bytes = new WritableStream<StreamTargetChunk>({ write: ({ data, position }) => out.write(data, position) });
   const target = new StreamTarget(bytes, { chunked: true, chunkSize: CHUNK });
-  const output = new Output({ format: kind.format(), target });
+  let head: { bytes: Uint8Array<ArrayBuffer>; at: number } | null = null;
+  const format = kind.format((own, at) => (head = { bytes: withoutDates(own), at }));
+  const output = new Output({ format, target });
   const source = new EncodedVideoPacketSource(kind.codec);
   output.addVideoTrack(source, {
     frameRate: filmHz(settings),
@@ -174,5 +178,7 @@ export async function joinParts(kind: Container, settings: Settings, parts: Part
       }
     }
   await output.finalize();
+  const known = head as { bytes: Uint8Array<ArrayBuffer>; at: number } | null;
+  if (known) await out.write(known.bytes, known.at);
   return out.finish();
 }

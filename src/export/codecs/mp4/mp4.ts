@@ -5,5 +5,5 @@ import { browserFilm } from '../film/browser';
 export const mp4 = browserFilm({
   codec: 'avc',
   name: 'H.264',
-  format: () => new Mp4OutputFormat({ fastStart: 'reserve' }),
+  format: (onMoov) => new Mp4OutputFormat({ fastStart: 'reserve', onMoov }),
 });

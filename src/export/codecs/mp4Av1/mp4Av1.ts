@@ -4,5 +4,5 @@ import { browserFilm } from '../film/browser';
 export const mp4Av1 = browserFilm({
   codec: 'av1',
   name: 'AV1',
-  format: () => new Mp4OutputFormat({ fastStart: 'reserve' }),
+  format: (onMoov) => new Mp4OutputFormat({ fastStart: 'reserve', onMoov }),
 });

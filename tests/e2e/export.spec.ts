@@ -1,0 +1,311 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test, type Page } from '@playwright/test';
+import { unzipSync } from 'fflate';
+import { readExr } from '../../src/formats/exr/exr';
+import { fromHalf } from '../../src/formats/exr/half';
+import { demoJson, openLab } from './lab';
+import { openRecipe, pause, step } from './ui';
+
+const folder = mkdtempSync(join(tmpdir(), 'isomorph-export-'));
+
+/** A demo piece as a short lap. */
+function short(name: string, frames: number): unknown {
+  const json = demoJson(name) as { piece: { lap: { frames: number } } };
+  json.piece.lap.frames = frames;
+  return json;
+}
+
+const bytesOf = (page: Page, size: number): Promise<string> => page.evaluate((to) => lab.slice(0, to), size);
+
+/** Renders in the lab under the name of a job and brings the file back. */
+async function rendered(page: Page, json: unknown, delivery: object, job: string) {
+  const { size, ...rest } = await page.evaluate(
+    ([document, options, own]) =>
+      lab.render(
+        lab.parse(document),
+        options as object,
+        (p) => Object.assign(globalThis, { progressOfRender: p.done }),
+        { own },
+      ),
+    [json, delivery, job] as const,
+  );
+  return { ...rest, base64: await bytesOf(page, size) };
+}
+
+// ---- colour: what other programs decode is what was given ----
+
+const [WIDTH, HEIGHT, COLUMNS, ROWS] = [256, 192, 8, 6];
+/** Black to white, the primaries and secondaries at full and half strength, skins, skies and darks; in fields of 32 by 32. */
+const COLOURS = Array.from({ length: COLUMNS * ROWS }, (_, i): [number, number, number] => {
+  const row = Math.floor(i / COLUMNS);
+  const column = i % COLUMNS;
+  if (row === 0) return [0, 1, 2].map(() => Math.round((column * 255) / 7)) as [number, number, number];
+  if (row === 1 || row === 2)
+    return [4, 2, 1].map((bit) => (column & bit ? (row === 1 ? 255 : 128) : 0)) as [number, number, number];
+  return [(column * 37 + row * 61) % 256, (column * 91 + row * 17) % 256, (column * 53 + row * 151) % 256];
+});
+const chart = Buffer.alloc(WIDTH * HEIGHT * 4, 255);
+for (let y = 0; y < HEIGHT; y++)
+  for (let x = 0; x < WIDTH; x++)
+    chart.set(COLOURS[Math.floor(y / 32) * COLUMNS + Math.floor(x / 32)], (y * WIDTH + x) * 4);
+
+/** The middle of every field as ffmpeg decodes the last frame of a file, by its own tags. */
+function decoded(file: string): number[][] {
+  const raw = execFileSync(
+    'ffmpeg',
+    [
+      ...[
+        '-v',
+        'error',
+        '-i',
+        file,
+        '-vf',
+        'scale=in_color_matrix=auto:flags=accurate_rnd+full_chroma_int,format=rgb24',
+      ],
+      ...['-f', 'rawvideo', '-'],
+    ],
+    { maxBuffer: 1e8 },
+  );
+  const last = raw.subarray(raw.length - WIDTH * HEIGHT * 3);
+  return COLOURS.map((_, i) => {
+    const [x, y] = [(i % COLUMNS) * 32 + 16, Math.floor(i / COLUMNS) * 32 + 16];
+    return [...last.subarray((y * WIDTH + x) * 3, (y * WIDTH + x) * 3 + 3)];
+  });
+}
+const worst = (found: readonly (readonly number[])[]): number =>
+  Math.max(...found.flatMap((rgb, i) => rgb.map((v, k) => Math.abs(v - COLOURS[i][k]))));
+
+test('a colour chart is within 3 code values in every format, as other programs decode it', async ({ page }) => {
+  test.setTimeout(180_000);
+  await openLab(page);
+  const encode = async (delivery: object): Promise<Buffer> => {
+    const { size, verified } = await page.evaluate(
+      ([json, options, picture]) => {
+        const document = json as { piece: { lap: { frames: number } } };
+        document.piece.lap.frames = 4;
+        return lab.encode(lab.parse(document), options as object, [picture, picture, picture, picture]);
+      },
+      [demoJson('salt-lattice'), { width: WIDTH, height: HEIGHT, ...delivery }, chart.toString('base64')] as const,
+    );
+    expect([delivery, verified]).toMatchObject([delivery, { ok: true }]);
+    return Buffer.from(await bytesOf(page, size), 'base64');
+  };
+  const films = {
+    mp4: [{ format: 'mp4', rate: 'master' }, 'mp4'],
+    mp4Av1: [{ format: 'mp4Av1', rate: 'master' }, 'mp4'],
+    webm: [{ format: 'webm', rate: 'master' }, 'webm'],
+    webmAv1: [{ format: 'webmAv1', rate: 'master' }, 'webm'],
+    tenBits: [{ format: 'webm', tenBits: true, rate: 'master' }, 'webm'],
+    gif: [{ format: 'gif', every: 1 }, 'gif'],
+    poster: [{ format: 'poster' }, 'png'],
+    poster16: [{ format: 'poster', bits: '16' }, 'png'],
+  } as const;
+  for (const [name, [delivery, ending]] of Object.entries(films)) {
+    const file = join(folder, `chart-${name}.${ending}`);
+    writeFileSync(file, await encode(delivery));
+    expect([name, worst(decoded(file)) <= 3, worst(decoded(file))]).toEqual([name, true, expect.any(Number)]);
+  }
+  const png = Object.values(unzipSync(await encode({ format: 'png' })));
+  expect(png).toHaveLength(4);
+  writeFileSync(join(folder, 'chart.png'), png[3]);
+  expect(worst(decoded(join(folder, 'chart.png')))).toBe(0);
+  // linear light, encoded again by IEC 61966-2-1
+  const exr = readExr(Object.values(unzipSync(await encode({ format: 'exr' })))[3]);
+  const view = new DataView(exr.lines.buffer, exr.lines.byteOffset);
+  const fields = COLOURS.map((_, i) =>
+    ['R', 'G', 'B'].map((name) => {
+      const [x, y] = [(i % COLUMNS) * 32 + 16, Math.floor(i / COLUMNS) * 32 + 16];
+      const at = exr.channels.findIndex((channel) => channel.name === name);
+      const linear = fromHalf(view.getUint16((y * 3 + at) * WIDTH * 2 + x * 2, true));
+      return 255 * (linear <= 0.0031308 ? linear * 12.92 : 1.055 * linear ** (1 / 2.4) - 0.055);
+    }),
+  );
+  expect(worst(fields)).toBeLessThan(0.2);
+  // no program of Debian's decodes moving WebP: the browser's own decoder has compared its cells above
+  expect((await encode({ format: 'webp', every: 1, pictureQuality: 100 })).subarray(8, 16).toString()).toBe('WEBPVP8X');
+});
+
+test('video of other rates, several laps and at a data rate of one’s own is what other programs count', async ({
+  page,
+}) => {
+  await openLab(page);
+  const probe = async (format: string, delivery: object, rate: { num: number; den: number }): Promise<string> => {
+    const json = short('salt-lattice', 30) as { piece: { lap: object } };
+    Object.assign(json.piece.lap, { rate });
+    const size = { format, width: 64, height: 36, samples: '1' };
+    const { base64, verified } = await rendered(page, json, { ...size, ...delivery }, `${format}-${rate.num}`);
+    expect(verified.ok).toBe(true);
+    const file = join(folder, `laps.${format}`);
+    writeFileSync(file, Buffer.from(base64, 'base64'));
+    const entries = 'stream=nb_read_frames,r_frame_rate:format=duration';
+    return execFileSync('ffprobe', ['-v', 'error', '-count_frames', '-show_entries', entries, '-of', 'csv=p=0', file])
+      .toString()
+      .replace(/\s+/g, ' ')
+      .trim();
+  };
+  expect(await probe('mp4', { repeats: 3 }, { num: 24000, den: 1001 })).toMatch(/^24000\/1001,90 3\.75/);
+  expect(await probe('webm', { repeats: 2, rate: 'own', megabits: 1 }, { num: 50, den: 1 })).toMatch(/^50\/1,60 1\.2/);
+});
+
+// ---- what outlives the page ----
+
+/** How often each is killed. */
+const KILLS = 3;
+
+test('killed at random moments and gone on with, a file is the same to the last byte', async ({ page }) => {
+  test.setTimeout(240_000);
+  const json = short('foam-rise', 60) as { piece: { lap: object } };
+  // a part of a film is twelve frames then
+  Object.assign(json.piece.lap, { rate: { num: 12, den: 1 } });
+  for (const format of ['mp4', 'png']) {
+    const delivery = { format, width: 96, height: 54, samples: '1' };
+    await openLab(page);
+    const whole = await rendered(page, json, delivery, `${format}-whole`);
+    const progress = () => page.evaluate(() => (globalThis as { progressOfRender?: number }).progressOfRender);
+    for (let kill = 0; kill < KILLS; kill++) {
+      await openLab(page);
+      const running = rendered(page, json, delivery, `${format}-killed`).catch(() => null);
+      await expect.poll(progress).toBeGreaterThanOrEqual(0);
+      // a moment that no two runs share: after some frames more, and some milliseconds
+      const after = ((await progress()) ?? 0) + Math.floor(Math.random() * (48 / KILLS));
+      await expect.poll(progress, { timeout: 60_000 }).toBeGreaterThanOrEqual(after);
+      await page.waitForTimeout(Math.random() * 200);
+      await page.goto('about:blank');
+      await running;
+    }
+    await openLab(page);
+    const last = await rendered(page, json, delivery, `${format}-killed`);
+    expect(last.found).toBeGreaterThan(0);
+    expect(last.verified).toMatchObject({ ok: true, frames: 60 });
+    expect(last.base64 === whole.base64).toBe(true);
+  }
+});
+
+test('a delivery goes on by itself when the page is open again, once, whichever page that is', async ({
+  page,
+  context,
+}) => {
+  test.setTimeout(180_000);
+  await openRecipe(page);
+  await pause(page);
+  await step(page, 'Export').click();
+  await page.getByRole('button', { name: 'Proof and full size' }).click();
+  await page.getByRole('article').first().getByRole('button').first().click();
+  const field = async (name: string, value: string): Promise<void> => {
+    const box = page.getByRole('textbox', { name });
+    await box.fill(value);
+    await box.press('Enter');
+  };
+  await field('Width, px', '96');
+  await field('Height, px', '54');
+  await page.getByRole('button', { name: 'Format' }).click();
+  await page.getByRole('option', { name: 'PNG pictures' }).click();
+  await page.getByRole('button', { name: 'Render' }).first().click();
+  await expect(page.getByText(/^([2-9]|\d\d+) of 300 frames/)).toBeVisible({ timeout: 60_000 });
+  page.on('dialog', (dialog) => void dialog.accept());
+  await page.goto('about:blank');
+  // two pages are opened: one renders, both show it
+  const other = await context.newPage();
+  for (const one of [page, other]) await one.goto('/');
+  const listed = async (one: Page) => {
+    await one.getByRole('button', { name: 'Slipway spiral' }).first().click();
+    await step(one, 'Export').click();
+    return one.getByText(/^\d+ of 300 frames/);
+  };
+  const words = await listed(page);
+  await expect(words).toBeVisible({ timeout: 60_000 });
+  const done = async (): Promise<number> => Number((await words.textContent())?.split(' ')[0]);
+  const before = await done();
+  expect(before).toBeGreaterThan(1);
+  const renders = async () =>
+    (await context.pages()[0].evaluate(() => navigator.locks.query())).held?.filter(
+      ({ name }) => name === 'isomorph rendering',
+    ).length;
+  expect(await renders()).toBe(1);
+  await expect(await listed(other)).toBeVisible();
+  await expect.poll(done, { timeout: 60_000 }).toBeGreaterThan(before + 3);
+  // whoever is looked at lets it rest
+  await other.getByRole('button', { name: /^Pause .+/ }).click();
+  await expect(page.getByText(/^rests, \d+ of 300 frames kept/)).toBeVisible();
+  await other.getByRole('button', { name: /^Remove / }).click();
+  await expect(page.getByText(/^rests/)).toHaveCount(0);
+  const left = await page.evaluate(async () => {
+    const root = await (await navigator.storage.getDirectory()).getDirectoryHandle('isomorph exports');
+    const names: string[] = [];
+    for await (const name of root.keys()) names.push(name);
+    return names;
+  });
+  expect(left).toEqual([]);
+});
+
+test('a full disk is said in words, and what was finished stays', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openLab(page);
+  const json = short('foam-rise', 24);
+  const delivery = { format: 'png', width: 320, height: 180, samples: '1' };
+  const session = await page.context().newCDPSession(page);
+  const origin = new URL(page.url()).origin;
+  const { usage } = await session.send('Storage.getUsageAndQuota', { origin });
+  await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: usage + 500_000 });
+  await expect(rendered(page, json, delivery, 'full')).rejects.toThrow(/there is no room for the file on this disk/);
+  await session.send('Storage.overrideQuotaForOrigin', { origin });
+  const again = await rendered(page, json, delivery, 'full');
+  expect(again.found).toBeGreaterThan(0);
+  expect(again.verified).toMatchObject({ ok: true, frames: 24 });
+});
+
+// ---- alpha and channels ----
+
+test('alpha recomposes the picture, and the channels of an EXR are those of the engine', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openLab(page);
+  const json = short('foam-rise', 24);
+  const delivery = {
+    ...{ format: 'exr', numbers: 'float', width: 96, height: 54, samples: '16', first: 3, last: 3 },
+    ...{ alpha: 'premultiplied', light: 'scene', depth: true, normal: true, motion: true, mattes: true },
+  };
+  const { base64 } = await rendered(page, json, delivery, 'channels');
+  const [bytes] = Object.values(unzipSync(Buffer.from(base64, 'base64')));
+  const { channels, lines } = readExr(bytes);
+  const view = new DataView(lines.buffer, lines.byteOffset);
+  const read = (name: string): number[] => {
+    const at = channels.findIndex((channel) => channel.name === name);
+    expect([name, at >= 0]).toEqual([name, true]);
+    return Array.from({ length: 96 * 54 }, (_, i) => {
+      const [x, y] = [i % 96, Math.floor(i / 96)];
+      return view.getFloat32((y * channels.length + at) * 96 * 4 + x * 4, true);
+    });
+  };
+  const own = await page.evaluate(async (document) => {
+    const piece = lab.parse(document);
+    const request = { piece, frameIndex: 3, width: 96, height: 54, passes: 16 };
+    const { api } = lab.engine;
+    const top = (numbers: Float32Array, k: number) =>
+      Array.from({ length: 96 * 54 }, (_, i) => numbers[((53 - Math.floor(i / 96)) * 96 + (i % 96)) * 4 + k]);
+    const light = await api.light({ ...request, clear: true });
+    const depth = await api.channel({ ...request, channel: { of: 'depth' } });
+    const motion = await api.channel({ ...request, channel: { of: 'motion' } });
+    const [layer] = piece.layers;
+    const matte = await api.channel({ ...request, clear: true, channel: { of: 'layer', id: layer.id } });
+    const name = layer.name.replace(/[^A-Za-z0-9]+/g, '_');
+    return {
+      red: top(light, 0),
+      alpha: top(light, 3),
+      depth: top(depth, 0),
+      right: top(motion, 0),
+      matte: top(matte, 0),
+      name,
+    };
+  }, json);
+  expect(read('R')).toEqual(own.red);
+  expect(read('A')).toEqual(own.alpha);
+  expect(read('Z')).toEqual(own.depth);
+  expect(read('motion.X')).toEqual(own.right);
+  expect(read(`matte.${own.name}`)).toEqual(own.matte);
+  expect(Math.max(...own.alpha)).toBeGreaterThan(0.5);
+  expect(Math.min(...own.alpha)).toBe(0);
+  expect(new Set(own.right.map(Math.sign)).size).toBeGreaterThan(1);
+});
