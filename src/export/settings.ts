@@ -51,13 +51,21 @@ function channelNames(layers: readonly { id: string; name: string }[]): Map<stri
   return given;
 }
 
+/** Bits of a sample of what is written; 0 for numbers. */
+export function bitsOf({ format, tenBits, bits }: Delivery): number {
+  const info = formatOf(format);
+  if (info.takes.pixels === 'numbers') return 0;
+  if (info.depth !== null) return info.depth;
+  if (info.tenBits && tenBits) return 10;
+  return info.takes.pixels === 'either' && info.holds !== 'film' ? Number(bits) : 8;
+}
+
 export function asksOf(piece: Piece, delivery: Delivery): Asks {
   const { takes } = formatOf(delivery.format);
   const ofPicture = delivery.shows === 'picture';
   const alpha = takes.alpha && delivery.alpha !== 'none';
-  const bits =
-    takes.pixels === 'numbers' ? 0 : delivery.tenBits && formatOf(delivery.format).tenBits ? 10 : Number(delivery.bits);
-  const finer = takes.pixels === 'numbers' || (takes.pixels === 'either' && bits > 8);
+  const bits = bitsOf(delivery);
+  const finer = bits === 0 || bits > 8;
   const plain: [keyof Delivery, string, Drawn['of']][] = [
     ['depth', 'Z', 'depth'],
     ['normal', 'normal', 'normal'],

@@ -9,9 +9,15 @@ const CELL_PX = 40;
 /** Luma weights of ITU-R BT.709-6, §3.3, for encoded values. */
 const [KR, KG, KB] = [0.2126, 0.7152, 0.0722];
 
+/** The grid of cells that a picture of a size has. */
+export function cellGrid(width: number, height: number): { columns: number; rows: number } {
+  const [columns, rows] = [width, height].map((side) => Math.max(1, Math.min(MOST_CELLS, Math.floor(side / CELL_PX))));
+  return { columns, rows };
+}
+
 /** Means over the cells of a grid of `luma(x, y)`. Every pixel counts once, or every few where there are many. */
 function cellsOf(width: number, height: number, luma: (x: number, y: number) => number): Float32Array {
-  const [columns, rows] = [width, height].map((side) => Math.max(1, Math.min(MOST_CELLS, Math.floor(side / CELL_PX))));
+  const { columns, rows } = cellGrid(width, height);
   const cells = new Float32Array(columns * rows);
   for (let row = 0; row < rows; row++)
     for (let column = 0; column < columns; column++) {
@@ -73,6 +79,10 @@ export const lumaCells = (
 ): Float32Array => cellsOf(width, height, (x, y) => ((plane[y * stride + x] / by - 16) * 255) / 219);
 
 export { rgbaCells };
+
+/** Cells from pictures that were made as small as the grid, three bytes a cell. */
+export const smallCells = (rgb: Uint8Array): Float32Array =>
+  Float32Array.from({ length: rgb.length / 3 }, (_, i) => KR * rgb[3 * i] + KG * rgb[3 * i + 1] + KB * rgb[3 * i + 2]);
 
 /**
  * How far the luma of a cell may be from what was rendered, in code values of 255. The codecs we write, at their lowest data

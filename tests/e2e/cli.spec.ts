@@ -11,9 +11,11 @@ interface Outcome {
   err: string;
 }
 
-const isomorph = (...args: string[]): Promise<Outcome> =>
+const isomorph = (...args: string[]): Promise<Outcome> => isomorphWith({}, ...args);
+const isomorphWith = (env: object, ...args: string[]): Promise<Outcome> =>
   new Promise((resolve) => {
-    execFile('node', ['bin/isomorph.mjs', ...args], { encoding: 'utf8', maxBuffer: 1e8 }, (error, out, err) =>
+    const options = { encoding: 'utf8', maxBuffer: 1e8, env: { ...process.env, ...env } } as const;
+    execFile('node', ['bin/isomorph.mjs', ...args], options, (error, out, err) =>
       resolve({
         code: typeof error?.code === 'number' ? error.code : error ? 1 : 0,
         out,
@@ -195,4 +197,54 @@ test('a signal ends a render and all that belongs to it within two seconds, and 
       .toEqual([]);
     expect(readdirSync(inside)).toEqual([]);
   }
+});
+
+test('a render that is ended goes on with what is finished, to the same bytes; a list of them does too', async () => {
+  test.setTimeout(240_000);
+  const inside = folder();
+  const piece = small((own) => Object.assign(own, { lap: { frames: 48, rate: { num: 12, den: 1 }, tempo: null } }));
+  const asked = ['render', piece, '--size', '160x90', '--samples', '4'];
+  const whole = join(inside, 'whole.mp4');
+  expect((await isomorph(...asked, '--out', whole)).code).toBe(0);
+  const clip = join(inside, 'clip.mp4');
+  const child = spawn('node', ['bin/isomorph.mjs', ...asked, '--out', clip]);
+  let words = '';
+  child.stderr.on('data', (text: Buffer) => (words += text.toString()));
+  const ended = new Promise<number | null>((resolve) => child.on('exit', resolve));
+  const parts = (): string[] => (existsSync(`${clip}.parts`) ? readdirSync(`${clip}.parts`) : []);
+  await expect.poll(parts, { timeout: 60_000 }).toContain('1.json');
+  child.kill('SIGINT');
+  expect(await ended).toBe(130);
+  expect(words).toContain('the same command with --resume goes on with it');
+  expect(readdirSync(inside).sort()).toEqual(['clip.mp4.parts', 'whole.mp4']);
+  // with other settings it is not gone on with
+  const other = await isomorph(...asked, '--rate', 'master', '--resume', '--out', clip);
+  expect([other.code, other.err]).toEqual([2, expect.stringContaining('begun with other settings')]);
+  const list = join(inside, 'list.json');
+  const entry = { piece, out: 'clip.mp4', size: '160x90', samples: 4 };
+  writeFileSync(
+    list,
+    JSON.stringify([entry, { piece: 'demo:nothing', out: 'no.mp4' }, { ...entry, out: 'one.png', frames: '7' }]),
+  );
+  const batch = await isomorph('batch', list, '--resume');
+  expect(batch.code).toBe(1);
+  expect(batch.out).toMatch(/clip\.mp4: 48 frames, 4\.000 s, each as it was rendered, (24|36) of them from before/);
+  expect(batch.out).toContain('2 of 3: no.mp4: failed: there is no piece demo:nothing');
+  expect(batch.out).toContain('2 of 3 are done');
+  expect(readFileSync(clip).equals(readFileSync(whole))).toBe(true);
+  expect(readdirSync(inside).sort()).toEqual(['clip.mp4', 'list.json', 'list.json.done', 'one.png', 'whole.mp4']);
+  const again = await isomorph('batch', list, '--resume');
+  expect(again.out).toContain('1 of 3: clip.mp4: done before');
+});
+
+test('without ffmpeg a codec of the machine says what to install', async () => {
+  const clip = join(folder(), 'clip.mov');
+  const env = { ISOMORPH_FFMPEG: '/nowhere/ffmpeg' };
+  const asked = ['render', 'demo:foam-rise', '--size', '64x36', '--samples', '1', '--frames', '0-3', '--format', 'hap'];
+  const { code, err } = await isomorphWith(env, ...asked, '--out', clip);
+  expect(code).toBe(1);
+  expect(err).toContain(
+    'which is not installed on the machine that serves Isomorph: install it (apt-get install ffmpeg',
+  );
+  expect(existsSync(clip)).toBe(false);
 });

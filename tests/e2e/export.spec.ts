@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
@@ -99,15 +99,25 @@ test('a colour chart is within 3 code values in every format, as other programs 
     webm: [{ format: 'webm', rate: 'master' }, 'webm'],
     webmAv1: [{ format: 'webmAv1', rate: 'master' }, 'webm'],
     tenBits: [{ format: 'webm', tenBits: true, rate: 'master' }, 'webm'],
+    prores422: [{ format: 'prores422' }, 'mov'],
+    prores4444: [{ format: 'prores4444' }, 'mov'],
+    hap: [{ format: 'hap' }, 'mov'],
+    hapAlpha: [{ format: 'hapAlpha' }, 'mov'],
+    hapQ: [{ format: 'hapQ' }, 'mov'],
+    hevc: [{ format: 'hevc', rate: 'master' }, 'mp4'],
+    ffv1: [{ format: 'ffv1' }, 'mkv'],
     gif: [{ format: 'gif', every: 1 }, 'gif'],
     poster: [{ format: 'poster' }, 'png'],
     poster16: [{ format: 'poster', bits: '16' }, 'png'],
   } as const;
+  const offs: string[] = [];
   for (const [name, [delivery, ending]] of Object.entries(films)) {
     const file = join(folder, `chart-${name}.${ending}`);
     writeFileSync(file, await encode(delivery));
-    expect([name, worst(decoded(file)) <= 3, worst(decoded(file))]).toEqual([name, true, expect.any(Number)]);
+    offs.push(`${name} ${worst(decoded(file))}`);
   }
+  console.log(offs.join(', '));
+  expect(offs.filter((off) => Number(off.split(' ')[1]) > 3)).toEqual([]);
   const png = Object.values(unzipSync(await encode({ format: 'png' })));
   expect(png).toHaveLength(4);
   writeFileSync(join(folder, 'chart.png'), png[3]);
@@ -160,7 +170,7 @@ test('killed at random moments and gone on with, a file is the same to the last 
   const json = short('foam-rise', 60) as { piece: { lap: object } };
   // a part of a film is twelve frames then
   Object.assign(json.piece.lap, { rate: { num: 12, den: 1 } });
-  for (const format of ['mp4', 'png']) {
+  for (const format of ['mp4', 'png', 'prores422']) {
     const delivery = { format, width: 96, height: 54, samples: '1' };
     await openLab(page);
     const whole = await rendered(page, json, delivery, `${format}-whole`);
@@ -255,6 +265,39 @@ test('a full disk is said in words, and what was finished stays', async ({ page 
   const again = await rendered(page, json, delivery, 'full');
   expect(again.found).toBeGreaterThan(0);
   expect(again.verified).toMatchObject({ ok: true, frames: 24 });
+});
+
+// ---- the machine's own codecs ----
+
+test('an encoder of the machine ends with its session, and leaves nothing', async ({ page }) => {
+  await openLab(page);
+  const { request } = page;
+  const data = {
+    kind: 'ffv1',
+    width: 64,
+    height: 36,
+    rate: { num: 25, den: 1 },
+    alpha: false,
+    quality: 'high',
+    megabits: 1,
+  };
+  const { id } = (await (await request.post('/api/encode', { data })).json()) as { id: string };
+  const headers = { 'Content-Type': 'application/octet-stream' };
+  await request.put(`/api/encode/${id}`, { headers, data: Buffer.alloc(64 * 36 * 8) });
+  const encoders = (): string[] =>
+    execFileSync('ps', ['-eo', 'args'], { encoding: 'utf8' })
+      .split('\n')
+      .filter((line) => line.includes('rawvideo') && line.includes('64x36'));
+  expect(encoders()).toHaveLength(1);
+  const place = /\S*isomorph-encode-\w+/.exec(encoders()[0])?.[0] ?? '';
+  expect(existsSync(place)).toBe(true);
+  expect((await request.delete(`/api/encode/${id}`, { headers })).status()).toBe(204);
+  expect([encoders(), existsSync(place)]).toEqual([[], false]);
+  const again = await request.put(`/api/encode/${id}`, { headers, data: Buffer.alloc(8) });
+  expect([again.status(), await again.text()]).toEqual([404, expect.stringContaining('given up')]);
+  // what is not asked for as it must be is refused
+  expect((await request.post('/api/encode', { data: { ...data, kind: 'rm' } })).status()).toBe(400);
+  expect((await request.post('/api/encode', { data: { ...data, width: 1e9 } })).status()).toBe(400);
 });
 
 // ---- alpha and channels ----

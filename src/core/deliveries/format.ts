@@ -13,6 +13,10 @@ export interface FormatInfo {
   takes: { pixels: 'bytes' | 'either' | 'numbers'; alpha: boolean; channels: boolean };
   /** a data rate decides how many bits are spent on a frame */
   rated: boolean;
+  /** who encodes it: the browser, or the machine that serves the app, with its ffmpeg */
+  by: 'browser' | 'machine';
+  /** bits of a sample, where all of its files have the same */
+  depth: 8 | 10 | 16 | null;
   /** it can hold ten bits a sample */
   tenBits: boolean;
   /** it is small by leaving frames out */
@@ -23,6 +27,8 @@ export interface FormatInfo {
 export const PLAIN = {
   takes: { pixels: 'bytes', alpha: false, channels: false },
   rated: false,
+  by: 'browser',
+  depth: null,
   tenBits: false,
   thins: false,
 } as const satisfies Partial<FormatInfo>;

@@ -1,0 +1,3 @@
+import { machineFilm } from '../machine/machine';
+
+export const ffv1 = machineFilm('ffv1');

@@ -1,0 +1,3 @@
+import { machineFilm } from '../machine/machine';
+
+export const hapQ = machineFilm('hapQ');

@@ -1,0 +1,3 @@
+import { machineFilm } from '../machine/machine';
+
+export const prores4444 = machineFilm('prores4444');
