@@ -2,7 +2,8 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { DELIVERY, type Delivery } from '../core/deliveries/form';
 import { PieceSchema } from '../core/piece/schema';
 import { Trouble } from '../core/trouble';
-import { ExportQueue, type Job, type JobStore, type QueueMeans } from './queue';
+import { FORMATS } from '../core/deliveries/formats';
+import { deliveryName, ExportQueue, type Job, type JobStore, type QueueMeans } from './queue';
 import type { ExportResult } from './worker';
 
 const piece = PieceSchema.parse({
@@ -124,8 +125,8 @@ describe('the queue', () => {
     await settle();
     expect(await states()).toEqual(['a running', 'b waiting']);
     expect(queue.jobs.map(({ name, of }) => `${name} ${of}`)).toEqual([
-      'quay-blocks-64x36.zip 48',
-      'quay-blocks-64x36-4-9.zip 6',
+      'quay-blocks-64x36-png.zip 48',
+      'quay-blocks-64x36-4-9-png.zip 6',
     ]);
     expect(queue.jobs[0]).toMatchObject({ done: 3, of: 48, left: null });
     begun[0].end(done());
@@ -137,6 +138,16 @@ describe('the queue', () => {
     expect(busy).toEqual([true, false, true, false]);
     expect(ended.map(({ id }) => id)).toEqual(['a', 'b']);
     expect(await files[0]?.arrayBuffer()).toEqual(new Uint8Array([1, 2]).buffer);
+  });
+
+  it('files of one ending have names of their own', () => {
+    const name = (format: Delivery['format']) => deliveryName(piece, delivery({ format }));
+    const names = FORMATS.map(({ kind }) => name(kind as Delivery['format']));
+    expect(new Set(names).size).toBe(FORMATS.length);
+    expect([name('mp4'), name('hevc'), name('exr'), name('poster')]).toEqual([
+      ...['quay-blocks-64x36.mp4', 'quay-blocks-64x36-hevc.mp4'],
+      ...['quay-blocks-64x36-exr.zip', 'quay-blocks-64x36-0.png'],
+    ]);
   });
 
   it('goes on after what fails or is refused, says why, and tries again when it is wished', async () => {

@@ -1,5 +1,5 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { formatOf } from '../core/deliveries/formats';
+import { FORMATS, formatOf } from '../core/deliveries/formats';
 import { deliveryFrames, drawnFrames, type Delivery } from '../core/deliveries/form';
 import type { Piece } from '../core/piece/schema';
 import { troubleWords } from '../core/trouble';
@@ -10,11 +10,22 @@ import type { ExportProgress, ExportResult, Keeping } from './worker';
 
 export type Job = StoredJob;
 
-/** File name of a delivery: piece, size, and the frames when they are not the whole lap. */
+/** What tells files of one ending apart. */
+function formatWord(delivery: Delivery): string {
+  const { kind, extension } = formatOf(delivery.format);
+  const alike = FORMATS.filter((other) => other.extension === extension).length > 1;
+  const plain = FORMATS.find((other) => other.extension === extension)?.kind === kind && extension !== '.zip';
+  return alike && !plain ? `-${kind.toLowerCase()}` : '';
+}
+
+/** File name of a delivery: piece, size, the frames when they are not the whole lap, and the format where its ending does not say it. */
 export function deliveryName(piece: Piece, delivery: Delivery): string {
   const { first, last, whole } = deliveryFrames(delivery, piece.lap.frames);
   const part = whole ? '' : first === last ? `-${first}` : `-${first}-${last}`;
-  return pieceFileName(piece, `-${delivery.width}x${delivery.height}${part}${formatOf(delivery.format).extension}`);
+  return pieceFileName(
+    piece,
+    `-${delivery.width}x${delivery.height}${part}${formatWord(delivery)}${formatOf(delivery.format).extension}`,
+  );
 }
 
 /** Begins a job: see client.ts. */

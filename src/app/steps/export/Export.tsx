@@ -1,8 +1,11 @@
-import { Plus, Trash2 } from 'lucide-react';
+import { Trash2, Zap } from 'lucide-react';
 import { deliveryFrames, type Delivery, DELIVERY } from '../../../core/deliveries/form';
+import type { FormatInfo } from '../../../core/deliveries/format';
 import { formatOf } from '../../../core/deliveries/formats';
+import { newDelivery, startOf, STARTS } from '../../../core/deliveries/starts';
 import type { Piece } from '../../../core/piece/schema';
 import { lapSeconds } from '../../../core/time/lap';
+import { AddMenu } from '../../parts/AddMenu';
 import { Button } from '../../parts/Button';
 import { Card } from '../../parts/Card';
 import { CardsHead } from '../../parts/CardsHead';
@@ -20,22 +23,20 @@ export { QueueBand as ExportBand } from './QueueBand';
 const SHARES = { '1': 'full size', '0.5': 'half', '0.3333': 'a third', '0.25': 'a quarter' };
 
 const even = (n: number): number => Math.max(16, 2 * Math.round(n / 2));
-const closestSamples = (n: number): Delivery['samples'] =>
-  (['256', '64', '16', '4'] as const).find((s) => Number(s) <= n) ?? '1';
+const begun = (piece: Piece, kind: string): Delivery => newDelivery(piece, startOf(kind), newId('delivery'));
 
 /** A proof to look at and a full-size video: what a piece is first asked for. */
-export function firstDeliveries(piece: Piece): Delivery[] {
-  const { width, height } = piece.frame;
-  const make = (share: number, samples: Delivery['samples'], rate: Delivery['rate']): Delivery =>
-    DELIVERY.schema.parse({
-      id: newId('delivery'),
-      width: even(width * share),
-      height: even(height * share),
-      samples,
-      rate,
-    });
-  return [make(1 / 3, '4', 'proof'), make(1, closestSamples(piece.samples), 'high')];
+export const firstDeliveries = (piece: Piece): Delivery[] => [begun(piece, 'proof'), begun(piece, 'film')];
+
+/** Adds a delivery and opens its card. */
+function add(piece: Piece, kind: string): void {
+  const delivery = begun(piece, kind);
+  bench.set(['deliveries'], [...piece.deliveries, delivery]);
+  bench.patch({ open: delivery.id });
 }
+
+/** Renders the piece as it is now, small, at one press; nothing is added to it. */
+const proof = (piece: Piece): void => render(piece, begun(piece, 'proof'));
 
 /** One card per delivery. */
 export function ExportCards() {
@@ -45,16 +46,16 @@ export function ExportCards() {
   return (
     <>
       <CardsHead title="Deliveries">
-        <Button
-          onPress={() =>
-            bench.set(
-              ['deliveries'],
-              deliveries.length === 0 ? firstDeliveries(piece) : [...deliveries, firstDeliveries(piece)[1]],
-            )
-          }
-        >
-          <Plus size={14} /> Add
+        <Button onPress={() => proof(piece)}>
+          <Zap size={14} /> Proof
         </Button>
+        <AddMenu
+          words="Add"
+          label="Add a delivery"
+          kinds={STARTS}
+          groupOf={(kind) => startOf(kind).group}
+          onAdd={(kind) => add(piece, kind)}
+        />
       </CardsHead>
       {deliveries.length === 0 ? (
         <div className={styles.empty}>
@@ -94,7 +95,7 @@ function DeliveryCard({ piece, delivery, index }: { piece: Piece; delivery: Deli
     <Card
       title={`${formatOf(delivery.format).short}, ${delivery.width} × ${delivery.height}`}
       summary={`${whole ? 'whole lap' : `${count} frames`}, ${lapSeconds(count, piece.lap.rate).toFixed(2)} s · ${passes}`}
-      drawing={<FrameDrawing width={delivery.width} height={delivery.height} stack={delivery.format === 'png'} />}
+      drawing={<FrameDrawing width={delivery.width} height={delivery.height} holds={formatOf(delivery.format).holds} />}
       open={open}
       onToggle={() => bench.patch({ open: open ? null : delivery.id })}
       actions={
@@ -137,15 +138,22 @@ function DeliveryCard({ piece, delivery, index }: { piece: Piece; delivery: Deli
   );
 }
 
-function FrameDrawing({ width, height, stack }: { width: number; height: number; stack: boolean }) {
+function FrameDrawing({ width, height, holds }: { width: number; height: number; holds: FormatInfo['holds'] }) {
   const scale = Math.min(34 / width, 24 / height);
   const [w, h] = [width * scale, height * scale];
+  const [left, top] = [22 - w / 2, 16 - h / 2];
+  const thirds = [1 / 3, 2 / 3];
   return (
     <svg viewBox="0 0 44 32" width="44" height="32" fill="var(--raised)" stroke="currentColor" strokeWidth="1.3">
-      {(stack ? [4, 2, 0] : [0]).map((off) => (
-        <rect key={off} x={22 - w / 2 + off} y={16 - h / 2 - off} width={w} height={h} rx="2" />
+      {(holds === 'pictures' ? [4, 2, 0] : [0]).map((off) => (
+        <rect key={off} x={left + off} y={top - off} width={w} height={h} rx="2" />
       ))}
-      {stack ? null : <path d="M19.500 12.500v7l6-3.500Z" fill="var(--time)" stroke="none" />}
+      {holds === 'film' ? <path d="M19.500 12.500v7l6-3.500Z" fill="var(--time)" stroke="none" /> : null}
+      {holds === 'sheet'
+        ? thirds.map((at) => (
+            <path key={at} d={`M${left + w * at} ${top}v${h}M${left} ${top + h * at}h${w}`} strokeWidth="0.8" />
+          ))
+        : null}
     </svg>
   );
 }
