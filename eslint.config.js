@@ -12,7 +12,7 @@ const ALLOWED = {
   engine: ['core', 'files'],
   export: ['core', 'formats', 'files', 'store', 'engine'],
   app: ['core', 'formats', 'files', 'store', 'engine', 'export'],
-  pages: ['core', 'formats', 'app'],
+  pages: ['core', 'formats', 'app', 'export'],
 };
 const rooms = Object.keys(ALLOWED);
 

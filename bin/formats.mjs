@@ -26,6 +26,11 @@ export const FORMATS = {
   webp: { kind: 'webp', endings: ['webp'], film: true },
   poster: { kind: 'poster', endings: ['png'], film: false },
   sheet: { kind: 'sheet', endings: ['png'], film: false },
+  glb: { kind: 'glb', endings: ['', 'zip'], film: false },
+  obj: { kind: 'obj', endings: ['', 'zip'], film: false },
+  ply: { kind: 'ply', endings: ['', 'zip'], film: false },
+  camera: { kind: 'cameraGlb', endings: ['glb'], film: false },
+  'camera-table': { kind: 'cameraCsv', endings: ['csv'], film: false },
 };
 
 /** Their names, as a sentence has them. */

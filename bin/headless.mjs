@@ -233,13 +233,13 @@ function teller() {
  */
 async function renderTo(page, piece, delivery, out, output, at, film) {
   await page.exposeFunction('tellProgress', teller());
-  const { seconds, verified, found, names } = await page
+  const { seconds, verified, found, names, drawn } = await page
     .evaluate(
       async ({ p, d, keeping, upload }) => {
         const { lab } = globalThis;
         const result = await lab.render(p, d, globalThis.tellProgress, keeping);
         if (upload) await lab.upload(`${keeping.at}whole`);
-        return { ...result, names: lab.pictureNames(p, d) };
+        return { ...result, names: lab.pictureNames(p, d), drawn: lab.isDrawn(d) };
       },
       { p: piece, d: delivery, keeping: { at }, upload: !film && !output.folder },
     )
@@ -251,7 +251,8 @@ async function renderTo(page, piece, delivery, out, output, at, film) {
   else output.file();
   const before = found > 0 ? `, ${found} of them from before` : '';
   const { width, height } = delivery;
-  console.log(`${out}: ${verified.says}${before}, ${width}×${height}, rendered in ${seconds.toFixed(1)} s`);
+  const size = drawn ? `, ${width}×${height}` : '';
+  console.log(`${out}: ${verified.says}${before}${size}, rendered in ${seconds.toFixed(1)} s`);
   return verified.ok ? 0 : 1;
 }
 

@@ -1,5 +1,6 @@
 import { toLinear } from '../core/colour/colour';
 import type { Delivery } from '../core/deliveries/form';
+import type { GivenCamera, GivenWorld } from '../core/world/given';
 
 /** A rendered frame on its way to a file, top row first. */
 export interface Picture {
@@ -9,6 +10,8 @@ export interface Picture {
   bytes: Uint8Array | null;
   /** RGBA, colours as they are over black: code values 0 … 1, or linear light; and the channels beside them */
   numbers: { rgba: Float32Array; channels: readonly NumberChannel[] } | null;
+  /** what is given in place of a picture */
+  given?: { world: GivenWorld | null; camera: GivenCamera; aspect: number };
 }
 
 /** Numbers of every pixel besides its colour. */
@@ -27,6 +30,12 @@ export function bytesOf({ bytes }: Picture): Uint8Array {
 export function numbersOf({ numbers }: Picture): NonNullable<Picture['numbers']> {
   if (!numbers) throw new RangeError('the picture has no numbers');
   return numbers;
+}
+
+/** @throws RangeError when it is a picture */
+export function givenOf({ given }: Picture): NonNullable<Picture['given']> {
+  if (!given) throw new RangeError('it is a picture');
+  return given;
 }
 
 /**

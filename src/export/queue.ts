@@ -1,5 +1,5 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { FORMATS, formatOf } from '../core/deliveries/formats';
+import { FORMATS, formatOf, isDrawn } from '../core/deliveries/formats';
 import { deliveryFrames, drawnFrames, type Delivery } from '../core/deliveries/form';
 import type { Piece } from '../core/piece/schema';
 import { troubleWords } from '../core/trouble';
@@ -21,11 +21,9 @@ function formatWord(delivery: Delivery): string {
 /** File name of a delivery: piece, size, the frames when they are not the whole lap, and the format where its ending does not say it. */
 export function deliveryName(piece: Piece, delivery: Delivery): string {
   const { first, last, whole } = deliveryFrames(delivery, piece.lap.frames);
+  const size = isDrawn(formatOf(delivery.format)) ? `-${delivery.width}x${delivery.height}` : '';
   const part = whole ? '' : first === last ? `-${first}` : `-${first}-${last}`;
-  return pieceFileName(
-    piece,
-    `-${delivery.width}x${delivery.height}${part}${formatWord(delivery)}${formatOf(delivery.format).extension}`,
-  );
+  return pieceFileName(piece, `${size}${part}${formatWord(delivery)}${formatOf(delivery.format).extension}`);
 }
 
 /** Begins a job: see client.ts. */

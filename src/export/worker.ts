@@ -1,8 +1,12 @@
 import * as Comlink from 'comlink';
 import type { Delivery } from '../core/deliveries/form';
-import { formatOf } from '../core/deliveries/formats';
+import { formatOf, isDrawn } from '../core/deliveries/formats';
 import type { Piece } from '../core/piece/schema';
+import { missingFiles } from '../core/piece/files';
+import { framePhase, lapSeconds } from '../core/time/lap';
+import { givenCamera, givenWorld } from '../core/world/given';
 import { linesAlone } from '../core/world/linesAlone';
+import { takeIn } from '../files/taken';
 import { startEngine } from '../engine/client';
 import type { EngineApi, StillRequest } from '../engine/protocol';
 import { sayStarted } from '../engine/work/alive';
@@ -30,6 +34,20 @@ export type ExportResult =
 const keptBy = async (keeping: Keeping): Promise<Kept> =>
   'own' in keeping ? ownFiles(keeping.own) : new RemoteKept(keeping.at);
 
+/** What gives the world, or the camera, at frames of the lap: worked out in this thread, nothing is drawn. */
+function givenBy(piece: Piece, { format, tiles, first }: Delivery): (frame: number) => Promise<Picture> {
+  const { width, height } = piece.frame;
+  const { frames, rate } = piece.lap;
+  return async (frame) => {
+    await takeIn(missingFiles(piece));
+    const world =
+      formatOf(format).takes.pixels === 'world' ? givenWorld(piece, framePhase(frame, frames), tiles) : null;
+    const camera = givenCamera(piece, [frame]);
+    camera.times[0] = lapSeconds(frame - first, rate);
+    return { width, height, bytes: null, numbers: null, given: { world, camera, aspect: width / height } };
+  };
+}
+
 /** What draws the frames of a delivery. */
 function drawing(
   engine: Pick<EngineApi, 'pixels' | 'frame'>,
@@ -42,6 +60,7 @@ function drawing(
   const shown = lines ? linesAlone(piece) : piece;
   const alone = asks.line ? linesAlone(piece) : null;
   const passes = Number(delivery.samples);
+  if (!isDrawn(formatOf(delivery.format))) return givenBy(piece, delivery);
   return async (frameIndex) => {
     const request: StillRequest = {
       piece: shown,

@@ -38,7 +38,9 @@ describe('the format of an output', () => {
     ['one.png', 'sheet', 'sheet'],
     ['frames', undefined, 'png'],
     ['frames', 'exr', 'exr'],
-    ['clip.mov', 'mp4', 'mp4'],
+    ['clip.avi', 'mp4', 'mp4'],
+    ['clip.mov', undefined, 'prores422'],
+    ['flight.glb', undefined, 'cameraGlb'],
     ['clip.webm', 'webm-av1', 'webmAv1'],
   ])('of %s with %s is %s', (out, format, expected) => {
     expect(readFormat(format, out).kind).toBe(expected);
@@ -48,7 +50,7 @@ describe('the format of an output', () => {
     ['clip.mp4', 'webm', 'clip.mp4 is no name for webm: it ends in .mp4'],
     ['clip', 'mp4', 'clip is no name for mp4: it needs an ending, .mp4'],
     ['clip.mp4', 'tape', '--format must be one of mp4, mp4-av1, webm'],
-    ['clip.mov', undefined, '--out ends in .mov: name the format with --format'],
+    ['clip.avi', undefined, '--out ends in .avi: name the format with --format'],
   ])('of %s with %s is refused', (out, format, words) => {
     expect(() => readFormat(format, out)).toThrow(words);
   });

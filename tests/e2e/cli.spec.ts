@@ -152,7 +152,7 @@ const mistakes: [string[], RegExp][] = [
   [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--size', '161x90'], /even sizes/],
   [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--samples', '3'], /--samples must be/],
   [['render', 'demo:ropewalk-tunnel', '--out', 'x.mp4', '--frames', '0-900'], /--frames must be like 0-249/],
-  [['render', 'demo:ropewalk-tunnel', '--out', 'x.mov'], /name the format/],
+  [['render', 'demo:ropewalk-tunnel', '--out', 'x.avi'], /name the format/],
   [['render', 'package.json', '--out', 'x.mp4'], /not an Isomorph piece/],
   [['demo', '--port', 'door'], /--port must be a number/],
 ];

@@ -4,6 +4,7 @@ import { Trouble } from '../../core/trouble';
 import { stateReport } from '../../core/seam/report';
 import { parsePiece } from '../../core/world/open';
 import { DELIVERY, type Delivery } from '../../core/deliveries/form';
+import { formatOf, isDrawn } from '../../core/deliveries/formats';
 import { missingFiles } from '../../core/piece/files';
 import { measureJoins, measureJoinsOf } from '../../files/joins';
 import { openFile } from '../../files/open';
@@ -110,6 +111,7 @@ const lab = {
   deliveryKey: (piece: Piece, delivery: object): string => JSON.stringify([PROGRAM, piece, readDelivery(delivery)]),
   /** names of the numbered pictures of a delivery, in their order */
   pictureNames: (piece: Piece, delivery: object): string[] => namesOf(settingsOf(piece, readDelivery(delivery))),
+  isDrawn: (delivery: object): boolean => isDrawn(formatOf(readDelivery(delivery).format)),
   /** hands the last result to the command line's server */
   async upload(address: string): Promise<void> {
     const answer = await fetch(address, { method: 'PUT', body: written });

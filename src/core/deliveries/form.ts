@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FORMATS, formatOf, formatWords } from './formats';
+import { FORMATS, formatOf, formatWords, isDrawn } from './formats';
 import type { FormatInfo } from './format';
 import { choice, flag, form, heading, integer, number, type ValueOf, stored } from '../forms';
 import { text } from '../forms/text';
@@ -18,6 +18,8 @@ const where = (is: (format: FormatInfo) => boolean): { field: string; is: readon
   field: 'format',
   is: FORMATS.filter(is).map(({ kind }) => kind),
 });
+/** Those that are drawn. */
+const drawn = where(isDrawn);
 const only = (...kinds: readonly string[]): { field: string; is: readonly string[] } => ({
   field: 'format',
   is: kinds,
@@ -42,6 +44,7 @@ export const DELIVERY = form({
     max: 8192,
     comfort: 3840,
     group: what,
+    when: drawn,
     hint: 'Width in pixels.',
   }),
   height: integer(1080, {
@@ -51,12 +54,18 @@ export const DELIVERY = form({
     max: 8192,
     comfort: 2160,
     group: what,
+    when: drawn,
     hint: 'Height in pixels.',
   }),
   shows: choice(
     'picture',
     { picture: 'The picture', lines: 'Its drawn lines' },
-    { label: 'Shows', group: what, hint: 'The piece as it is, or the lines along its layers alone, white on black.' },
+    {
+      label: 'Shows',
+      group: what,
+      when: drawn,
+      hint: 'The piece as it is, or the lines along its layers alone, white on black.',
+    },
   ),
   light: choice(
     'finished',
@@ -81,6 +90,7 @@ export const DELIVERY = form({
   samples: choice('16', PASSES, {
     label: 'Samples',
     group: quality,
+    when: drawn,
     hint: 'Passes per frame: more buys cleaner motion blur, depth of field and occlusion, and costs time.',
   }),
   rate: choice(
@@ -176,6 +186,15 @@ export const DELIVERY = form({
   motion: channel('Motion', 'Pixels to the right and up that what is seen goes in a frame.'),
   line: channel('Drawn lines', 'The lines along the layers alone.'),
   mattes: channel('Mattes', 'How far each layer covers every pixel, under the layer’s name.'),
+  tiles: integer(1, {
+    label: 'Tiles',
+    min: 1,
+    max: 64,
+    comfort: 8,
+    group: part,
+    when: where(({ takes }) => takes.pixels === 'world'),
+    hint: 'So many repetitions of the world from the camera’s on, along the travel.',
+  }),
   numbered: text('', {
     label: 'Pattern',
     most: 120,
@@ -212,10 +231,12 @@ export const SHEET = 3;
 
 /** The frames that are drawn for a delivery, by their numbers in the lap and in the order they are shown. */
 export function drawnFrames(delivery: Delivery, lapFrames: number): number[] {
-  const { first, count } = deliveryFrames(delivery, lapFrames);
+  const { first, count, whole } = deliveryFrames(delivery, lapFrames);
   const { holds, thins } = formatOf(delivery.format);
   const shown = holds === 'sheet' ? SHEET * SHEET : thins ? Math.max(1, Math.round(count / delivery.every)) : count;
-  return Array.from({ length: shown }, (_, i) => first + Math.floor((i * count) / shown));
+  const frames = Array.from({ length: shown }, (_, i) => first + Math.floor((i * count) / shown));
+  // what moves over a whole lap ends where the next begins
+  return holds === 'track' && whole ? [...frames, lapFrames] : frames;
 }
 
 /** The size that frames of a delivery are drawn at. */
@@ -227,7 +248,7 @@ export const drawnSize = ({ format, width, height }: Delivery): { width: number;
 /** Names of the pictures of a delivery. @param stem the piece's, as file names have it */
 export function pictureName(delivery: Delivery, stem: string, frame: number): string {
   const pattern = /#/.test(delivery.numbered) ? delivery.numbered : `${delivery.numbered || stem}.####`;
-  const extension = delivery.format === 'exr' ? '.exr' : '.png';
+  const extension = formatOf(delivery.format).each ?? '';
   const named = pattern.replace(/#+/g, (run) => String(frame + delivery.countFrom).padStart(run.length, '0'));
   return named.endsWith(extension) ? named : named + extension;
 }

@@ -7,10 +7,12 @@ export interface FormatInfo {
   /** of the file that is saved, with its dot */
   extension: string;
   mime: string;
-  /** all frames in a file that plays them, numbered pictures, one frame, or some of them side by side */
-  holds: 'film' | 'pictures' | 'picture' | 'sheet';
-  /** what its codec is given: code values of 8 bits; those or finer ones, as the delivery says; numbers */
-  takes: { pixels: 'bytes' | 'either' | 'numbers'; alpha: boolean; channels: boolean };
+  /** all frames in a file that plays them, numbered pictures, one frame, some of them side by side, or a track of something at every frame */
+  holds: 'film' | 'pictures' | 'picture' | 'sheet' | 'track';
+  /** of each of numbered pictures, with its dot */
+  each: string | null;
+  /** what its codec is given: code values of 8 bits; those or finer ones, as the delivery says; numbers; or no picture, but the world as it stands, or the camera */
+  takes: { pixels: 'bytes' | 'either' | 'numbers' | 'world' | 'camera'; alpha: boolean; channels: boolean };
   /** a data rate decides how many bits are spent on a frame */
   rated: boolean;
   /** who encodes it: the browser, or the machine that serves the app, with its ffmpeg */
@@ -26,6 +28,7 @@ export interface FormatInfo {
 /** What most formats are. */
 export const PLAIN = {
   takes: { pixels: 'bytes', alpha: false, channels: false },
+  each: null,
   rated: false,
   by: 'browser',
   depth: null,

@@ -5,6 +5,9 @@ export type FormatKind = (typeof LIST)[number]['kind'];
 
 export const FORMATS: readonly FormatInfo[] = LIST;
 
+/** Whether pictures are drawn for it. */
+export const isDrawn = ({ takes: { pixels } }: FormatInfo): boolean => pixels !== 'world' && pixels !== 'camera';
+
 /** @throws RangeError for a format there is not */
 export function formatOf(kind: string): FormatInfo {
   const found = FORMATS.find((format) => format.kind === kind);

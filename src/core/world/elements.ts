@@ -9,6 +9,7 @@ import type { Quaternion, Vec3 } from '../space/vector';
 import { frameAt } from '../time/lap';
 import { linkPoints, type Links } from '../layers/links/neighbours';
 import { definitionOf, type Layer } from '../layers/kinds';
+import type { Mesh } from '../solids/mesh';
 
 export function layerOf(scene: Scene, layerId: string): Layer {
   const layer = scene.piece.layers.find((candidate) => candidate.id === layerId);
@@ -205,6 +206,16 @@ export function pointsIn(scene: Scene, layerId: string, at: number, share = 1, f
   );
 }
 
+const everyVertex = ({ position }: Mesh): Uint32Array => Uint32Array.from({ length: position.length / 3 }, (_, i) => i);
+
+/** Every vertex of every body of a layer at a phase, broken, placed and bent as they are drawn: drawing by drawing, body by body. */
+export function verticesIn(scene: Scene, layerId: string, at: number): LayerPoints {
+  const layer = layerOf(scene, layerId);
+  const elements = elementsIn(scene, layerId, at);
+  const phase = shownPhase(layer, at, at, scene.piece.lap.frames);
+  return layerVertices(scene, layer, phase, at, elements, 1, everyVertex);
+}
+
 /** Which elements show one of a layer's bodies on a frame: all where its drawings do not say which they are of. */
 export function showing(
   layer: Layer,
@@ -223,6 +234,7 @@ function layerVertices(
   framePhase: number,
   elements: Elements,
   share: number,
+  verticesOf: (mesh: Mesh) => Uint32Array = ({ sample }) => sample,
 ): LayerPoints {
   const pipeline = pipelineIn(scene, layer, share);
   const { frames } = scene.piece.lap;
@@ -235,7 +247,7 @@ function layerVertices(
   const shows = showing(layer, share, scene.world, frame);
   let count = 0;
   for (const { mesh, first, count: bodies, body } of lists)
-    for (let i = first; i < first + bodies; i++) if (shows(body, i)) count += mesh.sample.length;
+    for (let i = first; i < first + bodies; i++) if (shows(body, i)) count += verticesOf(mesh).length;
   const owner = new Uint32Array(count);
   const vertex = new Float64Array(count * 3);
   const heart = new Float64Array(count * 3);
@@ -244,7 +256,7 @@ function layerVertices(
   for (const { mesh, first, count: bodies, body } of lists)
     for (let i = first; i < first + bodies; i++) {
       if (!shows(body, i)) continue;
-      for (const v of mesh.sample) {
+      for (const v of verticesOf(mesh)) {
         owner[at] = i;
         vertex.set(mesh.position.subarray(v * 3, v * 3 + 3), at * 3);
         if (mesh.piece) {

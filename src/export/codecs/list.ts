@@ -1,5 +1,10 @@
 import type { FormatKind } from '../../core/deliveries/formats';
 import type { ExportCodec } from './codec';
+import { glb } from './glb/glb';
+import { obj } from './obj/obj';
+import { ply } from './ply/ply';
+import { cameraGlb } from './cameraGlb/cameraGlb';
+import { cameraCsv } from './cameraCsv/cameraCsv';
 import { exr } from './exr/exr';
 import { ffv1 } from './ffv1/ffv1';
 import { gif } from './gif/gif';
@@ -23,4 +28,5 @@ export const CODECS = {
   ...{ mp4, mp4Av1, webm, webmAv1 },
   ...{ prores422, prores4444, hap, hapAlpha, hapQ, hevc, ffv1 },
   ...{ png, exr, gif, webp, poster, sheet },
+  ...{ glb, obj, ply, cameraGlb, cameraCsv },
 } satisfies Record<FormatKind, ExportCodec>;

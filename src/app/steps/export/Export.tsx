@@ -1,7 +1,7 @@
 import { Trash2, Zap } from 'lucide-react';
 import { deliveryFrames, type Delivery, DELIVERY } from '../../../core/deliveries/form';
 import type { FormatInfo } from '../../../core/deliveries/format';
-import { formatOf } from '../../../core/deliveries/formats';
+import { formatOf, isDrawn } from '../../../core/deliveries/formats';
 import { newDelivery, startOf, STARTS } from '../../../core/deliveries/starts';
 import type { Piece } from '../../../core/piece/schema';
 import { lapSeconds } from '../../../core/time/lap';
@@ -90,12 +90,14 @@ function DeliveryCard({ piece, delivery, index }: { piece: Piece; delivery: Deli
   const path = ['deliveries', index];
   const share = delivery.width / piece.frame.width;
   const known = Object.keys(SHARES).find((key) => Math.abs(Number(key) - share) < 0.002) ?? '';
+  const format = formatOf(delivery.format);
+  const drawn = isDrawn(format);
   const passes = `${delivery.samples} ${delivery.samples === '1' ? 'pass' : 'passes'}`;
   return (
     <Card
-      title={`${formatOf(delivery.format).short}, ${delivery.width} × ${delivery.height}`}
-      summary={`${whole ? 'whole lap' : `${count} frames`}, ${lapSeconds(count, piece.lap.rate).toFixed(2)} s · ${passes}`}
-      drawing={<FrameDrawing width={delivery.width} height={delivery.height} holds={formatOf(delivery.format).holds} />}
+      title={drawn ? `${format.short}, ${delivery.width} × ${delivery.height}` : format.short}
+      summary={`${whole ? 'whole lap' : `${count} frames`}, ${lapSeconds(count, piece.lap.rate).toFixed(2)} s${drawn ? ` · ${passes}` : ''}`}
+      drawing={<FrameDrawing width={delivery.width} height={delivery.height} holds={format.holds} />}
       open={open}
       onToggle={() => bench.patch({ open: open ? null : delivery.id })}
       actions={
@@ -104,23 +106,25 @@ function DeliveryCard({ piece, delivery, index }: { piece: Piece; delivery: Deli
         </Button>
       }
     >
-      <section className={rows.group}>
-        <PlainRow label="Size" hint="Of the piece's own frame.">
-          <ChoiceField
-            label="Size against the frame"
-            value={known}
-            choices={known ? SHARES : { '': 'own size', ...SHARES }}
-            onChange={(key) =>
-              key !== '' &&
-              bench.set(path, {
-                ...delivery,
-                width: even(piece.frame.width * Number(key)),
-                height: even(piece.frame.height * Number(key)),
-              })
-            }
-          />
-        </PlainRow>
-      </section>
+      {drawn ? (
+        <section className={rows.group}>
+          <PlainRow label="Size" hint="Of the piece's own frame.">
+            <ChoiceField
+              label="Size against the frame"
+              value={known}
+              choices={known ? SHARES : { '': 'own size', ...SHARES }}
+              onChange={(key) =>
+                key !== '' &&
+                bench.set(path, {
+                  ...delivery,
+                  width: even(piece.frame.width * Number(key)),
+                  height: even(piece.frame.height * Number(key)),
+                })
+              }
+            />
+          </PlainRow>
+        </section>
+      ) : null}
       <Inspector form={DELIVERY} path={path} />
       <footer className={styles.foot}>
         <Button
@@ -149,6 +153,7 @@ function FrameDrawing({ width, height, holds }: { width: number; height: number;
         <rect key={off} x={left + off} y={top - off} width={w} height={h} rx="2" />
       ))}
       {holds === 'film' ? <path d="M19.500 12.500v7l6-3.500Z" fill="var(--time)" stroke="none" /> : null}
+      {holds === 'track' ? <path d="M14 20c4-9 8 3 16-8" fill="none" stroke="var(--time)" /> : null}
       {holds === 'sheet'
         ? thirds.map((at) => (
             <path key={at} d={`M${left + w * at} ${top}v${h}M${left} ${top + h * at}h${w}`} strokeWidth="0.8" />

@@ -9,5 +9,6 @@ export const exr = {
   extension: '.zip',
   mime: 'application/zip',
   holds: 'pictures',
+  each: '.exr',
   takes: { pixels: 'numbers', alpha: true, channels: true },
 } as const satisfies FormatInfo;

@@ -8,5 +8,6 @@ export const png = {
   extension: '.zip',
   mime: 'application/zip',
   holds: 'pictures',
+  each: '.png',
   takes: { pixels: 'either', alpha: true, channels: false },
 } as const satisfies FormatInfo;

@@ -1,0 +1,77 @@
+import { lapSeconds } from '../../../core/time/lap';
+import { givenOf, type Picture } from '../../picture';
+import { sumOf } from '../../trace';
+import type { ExportCodec, Settings } from '../codec';
+import type { Reads } from '../pictures/encode';
+import { archiveOf, numberedPictures, verifyOne } from '../pictures/pictures';
+
+type Given = ReturnType<typeof givenOf>;
+
+/** What is read back is compared to the byte. */
+const bytesSum: Reads = (bytes) => sumOf(bytes);
+
+/** A file of the world for each frame. */
+export function worldFiles(write: (given: Given) => Promise<Uint8Array<ArrayBuffer>>): ExportCodec {
+  const numbered = numberedPictures(() => {
+    throw new RangeError('worlds are written one by one');
+  }, bytesSum);
+  return {
+    ...numbered,
+    open: (settings) => openWorld(write, settings),
+    join: archiveOf,
+    async verify(file, settings, facts) {
+      const found = await numbered.verify(file, settings, facts);
+      const { frames } = found;
+      return found.ok ? { ...found, says: `${frames} ${frames === 1 ? 'file' : 'files'}, each as it was made` } : found;
+    },
+  };
+}
+
+function openWorld(
+  write: (given: Given) => Promise<Uint8Array<ArrayBuffer>>,
+  _: Settings,
+): ReturnType<ExportCodec['open']> {
+  let bytes: Uint8Array<ArrayBuffer> = new Uint8Array();
+  return Promise.resolve({
+    async add(picture) {
+      bytes = await write(givenOf(picture));
+    },
+    finish: () => Promise.resolve({ bytes, frames: [{ cells: [], sum: sumOf(bytes) }] }),
+    abandon: () => Promise.resolve(),
+  });
+}
+
+/** One file of what the camera does at all frames. */
+export const cameraFile = (
+  write: (given: Given, frames: readonly number[]) => Promise<Uint8Array<ArrayBuffer>>,
+): ExportCodec => ({
+  refusal: () => Promise.resolve(null),
+  partFrames: ({ frames }) => frames.length,
+  open({ frames }) {
+    const seen: Given[] = [];
+    return Promise.resolve({
+      add: (picture: Picture) => Promise.resolve(void seen.push(givenOf(picture))),
+      async finish() {
+        const poses = seen.flatMap(({ camera }) => camera.poses);
+        const views = seen.flatMap(({ camera }) => camera.views);
+        const times = Float64Array.from(seen, ({ camera }) => camera.times[0]);
+        const [first] = seen;
+        const bytes = await write({ ...first, camera: { times, poses, views } }, frames);
+        // the sum of the whole stands with its first frame
+        return { bytes, frames: frames.map((_, i) => ({ cells: [], sum: i === 0 ? sumOf(bytes) : 0 })) };
+      },
+      abandon: () => Promise.resolve(),
+    });
+  },
+  join: (_, parts) => parts.at(0),
+  async verify(file, settings, [facts]) {
+    const { frames, rate } = settings;
+    const one = await verifyOne(file, settings, facts?.sum, `a camera at ${frames.length} frames`, bytesSum);
+    return {
+      ...one,
+      frames: frames.length,
+      seconds: lapSeconds(frames.length, rate),
+      says: one.ok ? `a camera at ${frames.length} frames` : one.says,
+    };
+  },
+});
