@@ -407,7 +407,7 @@ export async function exportRow(page, line) {
   line(
     'export of 48 frames / the larger of rendering and encoding',
     times.both / Math.max(times.render, times.encode),
-    '≤ 1.2',
+    '≤ 1.1',
     `${times.both.toFixed(1)} s; rendering ${times.render.toFixed(1)} s, encoding ${times.encode.toFixed(1)} s`,
   );
 }

@@ -19,6 +19,7 @@ import {
   rebuildRow,
 } from './drawing.mjs';
 import { liveRows, nearRows, playing, startRow, titleRow, WINDOW } from './live.mjs';
+import { memoryRow } from './memory.mjs';
 import { modelRow, readingRow } from './models.mjs';
 import { screenRows } from './screens.mjs';
 import { streakRows } from './streaks.mjs';
@@ -140,12 +141,14 @@ const names = Object.keys(DRAWN).filter((name, i) => (only ? name === only : !li
 for (const name of names) await measured((line) => DRAWN[name](page, line, light));
 await page.close();
 if (only === 'models') await readingRow(browser, server.url, WINDOW);
+if (only === 'memory') await measured((line) => memoryRow(browser, server.url, line));
 if (!light && !only) {
   await measured((line) => startRow(browser, server.url, peerCode, line));
   await liveRows(browser, server.url);
   await titleRow(browser, server.url);
   await screenRows(browser, server.url, playing, WINDOW);
   await readingRow(browser, server.url, WINDOW);
+  await measured((line) => memoryRow(browser, server.url, line));
 }
 await browser.close();
 await server.close();
