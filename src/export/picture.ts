@@ -1,5 +1,5 @@
 import { toLinear } from '../core/colour/colour';
-import type { Delivery } from '../core/deliveries/form';
+import type { Cut, Delivery } from '../core/deliveries/form';
 import type { GivenCamera, GivenWorld } from '../core/world/given';
 
 /** A rendered frame on its way to a file, top row first. */
@@ -36,6 +36,36 @@ export function numbersOf({ numbers }: Picture): NonNullable<Picture['numbers']>
 export function givenOf({ given }: Picture): NonNullable<Picture['given']> {
   if (!given) throw new RangeError('it is a picture');
   return given;
+}
+
+const cutNumbers = <T extends Uint8Array | Float32Array>(
+  values: T,
+  from: number,
+  each: number,
+  { left, top, width, height }: Cut,
+): T => {
+  const out = values.slice(0, width * height * each) as T;
+  for (let y = 0; y < height; y++) {
+    const at = ((top + y) * from + left) * each;
+    out.set(values.subarray(at, at + width * each), y * width * each);
+  }
+  return out;
+};
+
+/** A part of a picture, with its channels. */
+export function cutPicture(picture: Picture, cut: Cut): Picture {
+  const { width, height, bytes, numbers } = picture;
+  if (cut.width === width && cut.height === height) return picture;
+  return {
+    ...{ ...picture, width: cut.width, height: cut.height },
+    bytes: bytes && cutNumbers(bytes, width, 4, cut),
+    numbers: numbers && {
+      rgba: cutNumbers(numbers.rgba, width, 4, cut),
+      channels: numbers.channels.map(({ name, values }) => ({
+        ...{ name, values: cutNumbers(values, width, values.length / (width * height), cut) },
+      })),
+    },
+  };
 }
 
 /**

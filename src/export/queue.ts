@@ -1,6 +1,6 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { FORMATS, formatOf, isDrawn } from '../core/deliveries/formats';
-import { deliveryFrames, drawnFrames, type Delivery } from '../core/deliveries/form';
+import { cutOf, deliveryFrames, drawnFrames, type Delivery } from '../core/deliveries/form';
 import type { Piece } from '../core/piece/schema';
 import { troubleWords } from '../core/trouble';
 import { pieceFileName } from '../formats/pieceFile';
@@ -21,7 +21,10 @@ function formatWord(delivery: Delivery): string {
 /** File name of a delivery: piece, size, the frames when they are not the whole lap, and the format where its ending does not say it. */
 export function deliveryName(piece: Piece, delivery: Delivery): string {
   const { first, last, whole } = deliveryFrames(delivery, piece.lap.frames);
-  const size = isDrawn(formatOf(delivery.format)) ? `-${delivery.width}x${delivery.height}` : '';
+  const { left, top, width, height } = cutOf(delivery);
+  const cut = left + top > 0 || width < delivery.width || height < delivery.height;
+  const place = cut && formatOf(delivery.format).holds !== 'sheet' ? `-at-${left}-${top}-${width}x${height}` : '';
+  const size = isDrawn(formatOf(delivery.format)) ? `-${delivery.width}x${delivery.height}${place}` : '';
   const part = whole ? '' : first === last ? `-${first}` : `-${first}-${last}`;
   return pieceFileName(piece, `${size}${part}${formatWord(delivery)}${formatOf(delivery.format).extension}`);
 }

@@ -1,4 +1,4 @@
-import { drawnFrames, deliveryFrames, drawnSize, type Delivery } from '../core/deliveries/form';
+import { cutOf, drawnFrames, deliveryFrames, type Delivery } from '../core/deliveries/form';
 import { formatOf } from '../core/deliveries/formats';
 import type { Drawn, Numbers } from '../core/look/channels';
 import type { Piece } from '../core/piece/schema';
@@ -10,10 +10,11 @@ export function settingsOf(piece: Piece, delivery: Delivery): Settings {
   const frames = drawnFrames(delivery, piece.lap.frames);
   const { count } = deliveryFrames(delivery, piece.lap.frames);
   const { thins } = formatOf(delivery.format);
+  const { width, height } = cutOf(delivery);
   return {
     ...{ delivery, frames, stem: pieceFileName(piece, ''), rate: piece.lap.rate },
     each: thins ? { num: count, den: frames.length } : { num: 1, den: 1 },
-    ...drawnSize(delivery),
+    ...{ width, height },
   };
 }
 

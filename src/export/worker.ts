@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import type { Delivery } from '../core/deliveries/form';
+import { cutOf, drawnSize, type Delivery } from '../core/deliveries/form';
 import { formatOf, isDrawn } from '../core/deliveries/formats';
 import type { Piece } from '../core/piece/schema';
 import { missingFiles } from '../core/piece/files';
@@ -17,7 +17,7 @@ import { codecOf } from './codecs/registry';
 import type { Kept } from './kept/kept';
 import { ownFiles } from './kept/ownFiles';
 import { RemoteKept } from './kept/remote';
-import { coveredByLight, type NumberChannel, type Picture } from './picture';
+import { coveredByLight, cutPicture, type NumberChannel, type Picture } from './picture';
 import { renderDelivery, type ExportProgress } from './render';
 import { asksOf, settingsOf } from './settings';
 
@@ -54,7 +54,8 @@ function drawing(
   piece: Piece,
   delivery: Delivery,
 ): (frame: number) => Promise<Picture> {
-  const { width, height } = settingsOf(piece, delivery);
+  const { width, height } = drawnSize(delivery);
+  const cut = cutOf(delivery);
   const asks = asksOf(piece, delivery);
   const lines = delivery.shows === 'lines';
   const shown = lines ? linesAlone(piece) : piece;
@@ -71,7 +72,7 @@ function drawing(
       clear: asks.clear,
       step: asks.step,
     };
-    if (asks.bytes) return { width, height, bytes: await engine.pixels(request), numbers: null };
+    if (asks.bytes) return cutPicture({ width, height, bytes: await engine.pixels(request), numbers: null }, cut);
     const also = asks.also.map(({ channel }) => channel);
     const { rgba, channels } = await engine.frame({ ...request, also }, asks.scene);
     const named = channels.map((values, i): NumberChannel => ({ name: asks.also[i].name, values }));
@@ -81,7 +82,13 @@ function drawing(
     }
     // white lines are there as far as they are bright
     const covers = lines && formatOf(delivery.format).takes.alpha && delivery.alpha !== 'none';
-    return { width, height, bytes: null, numbers: { rgba: covers ? coveredByLight(rgba) : rgba, channels: named } };
+    const whole: Picture = {
+      width,
+      height,
+      bytes: null,
+      numbers: { rgba: covers ? coveredByLight(rgba) : rgba, channels: named },
+    };
+    return cutPicture(whole, cut);
   };
 }
 

@@ -1,5 +1,6 @@
 // Memory that an export of many frames takes beside one of few: every process of the browser together, at its greatest.
 import { execFileSync } from 'node:child_process';
+import { clearInterval, setInterval } from 'node:timers';
 
 /** Megabytes of a process and all its descendants: what is theirs, and their part of what they share. @param {number} top */
 function megabytes(top) {

@@ -144,10 +144,12 @@ const lab = {
       return (performance.now() - started) / 1000;
     };
     const pictures: Uint8Array[] = [];
-    const still = (frameIndex: number) => lab.engine.api.pixels({ piece, frameIndex, width, height, passes: 1 });
-    await still(0);
+    // by an engine of its own, as an export has: both build its programs
     const render = await seconds(async () => {
-      for (let i = 0; i < frames; i++) pictures.push(await still(i));
+      const engine = startEngine();
+      for (let frameIndex = 0; frameIndex < frames; frameIndex++)
+        pictures.push(await engine.api.pixels({ piece, frameIndex, width, height, passes: 1 }));
+      engine.close();
     });
     const encode = await seconds(async () => {
       const delivery = DELIVERY.schema.parse({ id: 'lab', format: 'mp4', width, height, last: frames - 1 });

@@ -26,6 +26,8 @@ const FRAMES: Record<string, { words: string; size: [number, number] }> = {
   '3840x2160': { words: '16:9, 3840 × 2160', size: [3840, 2160] },
   '1080x1920': { words: 'Portrait, 1080 × 1920', size: [1080, 1920] },
   '1080x1080': { words: 'Square, 1080 × 1080', size: [1080, 1080] },
+  '2560x1080': { words: '21:9, 2560 × 1080', size: [2560, 1080] },
+  '3240x1920': { words: 'Three upright screens, 3240 × 1920', size: [3240, 1920] },
   '3840x480': { words: 'Wide wall 8:1, 3840 × 480', size: [3840, 480] },
   '2560x640': { words: 'Wide wall 4:1, 2560 × 640', size: [2560, 640] },
 };
@@ -115,6 +117,21 @@ export function LapSettings() {
               }
             />
           </PlainRow>
+          {(['width', 'height'] as const).map((side) => (
+            <PlainRow
+              key={side}
+              label={side === 'width' ? 'Wide' : 'High'}
+              hint="Pixels of the picture; any wall's own."
+            >
+              <NumberField
+                spec={{ label: side === 'width' ? 'Wide' : 'High', unit: 'px', min: 16, max: 8192, comfort: 3840 }}
+                value={frame[side]}
+                initial={side === 'width' ? 1920 : 1080}
+                whole
+                onChange={(v) => bench.set(['frame'], { ...frame, [side]: v })}
+              />
+            </PlainRow>
+          ))}
           <PlainRow label="Tile" hint="Metres after which the world repeats along the travel.">
             <NumberField
               spec={{ label: 'Tile', unit: 'm', min: 0.1, max: 10_000, comfort: 30 }}

@@ -7,6 +7,7 @@ import { text } from '../forms/text';
 const what = heading('File');
 const quality = heading('Quality');
 const part = heading('Part of the lap');
+const cut = heading('Part of the picture');
 const channels = heading('Channels');
 const names = heading('Names');
 
@@ -24,6 +25,13 @@ const only = (...kinds: readonly string[]): { field: string; is: readonly string
   field: 'format',
   is: kinds,
 });
+
+/** Of what is cut out of the picture, in pixels of the whole. */
+const edge = (label: string, hint: string) =>
+  integer(0, {
+    ...{ label, unit: 'px', min: 0, max: 8192, comfort: 3840, group: cut, hint },
+    when: where((format) => isDrawn(format) && format.holds !== 'sheet'),
+  });
 
 /** A channel beside the picture. */
 const channel = (label: string, hint: string) =>
@@ -181,6 +189,10 @@ export const DELIVERY = form({
     when: where(({ holds, thins }) => holds === 'film' && !thins),
     hint: 'So many laps after one another in one file. Rendered once.',
   }),
+  cutLeft: edge('From the left', 'Pixels that are left out at the left: for one of several outputs of a wall.'),
+  cutTop: edge('From above', 'Pixels that are left out above.'),
+  cutWidth: edge('Wide', 'Pixels from there on that are kept; 0 for all the rest.'),
+  cutHeight: edge('High', 'Pixels from there down that are kept; 0 for all the rest.'),
   depth: channel('Depth', 'Metres along the line of sight as Z, 1e9 where there is nothing; not filtered.'),
   normal: channel('Normals', 'Which way surfaces face, as the camera sees it: to the right, up, towards it.'),
   motion: channel('Motion', 'Pixels to the right and up that what is seen goes in a frame.'),
@@ -244,6 +256,53 @@ export const drawnSize = ({ format, width, height }: Delivery): { width: number;
   formatOf(format).holds === 'sheet'
     ? { width: Math.floor(width / SHEET), height: Math.floor(height / SHEET) }
     : { width, height };
+
+/** A part of a picture, in pixels from its upper left. */
+export interface Cut {
+  left: number;
+  top: number;
+  width: number;
+  height: number;
+}
+
+/** What of the drawn picture a delivery keeps: held inside it, a pixel at least. */
+export function cutOf(delivery: Delivery): Cut {
+  const whole = drawnSize(delivery);
+  if (formatOf(delivery.format).holds === 'sheet') return { left: 0, top: 0, ...whole };
+  const side = (from: number, size: number, all: number): [number, number] => {
+    const start = Math.min(from, all - 1);
+    return [start, size === 0 ? all - start : Math.min(size, all - start)];
+  };
+  const [left, width] = side(delivery.cutLeft, delivery.cutWidth, whole.width);
+  const [top, height] = side(delivery.cutTop, delivery.cutHeight, whole.height);
+  return { left, top, width, height };
+}
+
+/**
+ * A delivery for each of the outputs of a wall, in rows and columns with what is not seen between them left out.
+ * @param gap pixels of a bezel or a gap between two
+ * @returns null when nothing would be left of them
+ */
+export function outputsOf(
+  delivery: Delivery,
+  { columns, rows, gap }: { columns: number; rows: number; gap: number },
+  id: () => string,
+): Delivery[] | null {
+  const { width, height } = drawnSize(delivery);
+  // films have even sides
+  const side = (all: number, count: number): number => 2 * Math.floor((all - gap * (count - 1)) / count / 2);
+  const [wide, high] = [side(width, columns), side(height, rows)];
+  if (wide < 16 || high < 16) return null;
+  return Array.from({ length: columns * rows }, (_, i) => ({
+    ...{ ...delivery, id: id() },
+    ...{
+      cutLeft: (i % columns) * (wide + gap),
+      cutTop: Math.floor(i / columns) * (high + gap),
+      cutWidth: wide,
+      cutHeight: high,
+    },
+  }));
+}
 
 /** Names of the pictures of a delivery. @param stem the piece's, as file names have it */
 export function pictureName(delivery: Delivery, stem: string, frame: number): string {

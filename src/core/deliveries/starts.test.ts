@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { PieceSchema } from '../piece/schema';
-import { DELIVERY, drawnFrames, drawnSize, pictureName } from './form';
+import { cutOf, DELIVERY, drawnFrames, drawnSize, outputsOf, pictureName } from './form';
 import { FORMATS, formatOf } from './formats';
 import { newDelivery, STARTS, startOf } from './starts';
 
@@ -61,5 +61,33 @@ describe('frames of a delivery', () => {
     expect(name({ numbered: 'sc01' })).toBe('sc01.0007.png');
     expect(name({ numbered: 'sc01_##_of_#.png' })).toBe('sc01_07_of_7.png');
     expect(name({ format: 'exr', numbered: 'a/b.#####' })).toBe('a/b.00007.exr');
+  });
+});
+
+describe('a part of the picture', () => {
+  const wall = (more: object = {}) => DELIVERY.schema.parse({ id: 'd', width: 3840, height: 480, ...more });
+
+  it('is held inside it, and all of it where nothing is said', () => {
+    expect(cutOf(wall())).toEqual({ left: 0, top: 0, width: 3840, height: 480 });
+    expect(cutOf(wall({ cutLeft: 1920, cutTop: 40 }))).toEqual({ left: 1920, top: 40, width: 1920, height: 440 });
+    expect(cutOf(wall({ cutLeft: 8000, cutWidth: 5 }))).toEqual({ left: 3839, top: 0, width: 1, height: 480 });
+    expect(cutOf(wall({ format: 'sheet', cutLeft: 8 }))).toMatchObject({ left: 0, width: 1280 });
+  });
+
+  it('outputs lie side by side with what is between them left out, each of the same size', () => {
+    let n = 0;
+    const outputs = outputsOf(wall(), { columns: 3, rows: 2, gap: 30 }, () => `o${n++}`) ?? [];
+    expect(outputs.map(({ id }) => id)).toEqual(['o0', 'o1', 'o2', 'o3', 'o4', 'o5']);
+    const cuts = outputs.map(cutOf);
+    expect(cuts.map(({ left, top }) => `${left} ${top}`)).toEqual([
+      '0 0',
+      '1290 0',
+      '2580 0',
+      '0 254',
+      '1290 254',
+      '2580 254',
+    ]);
+    expect(new Set(cuts.map(({ width, height }) => `${width} ${height}`))).toEqual(new Set(['1260 224']));
+    expect(outputsOf(wall(), { columns: 16, rows: 1, gap: 240 }, () => 'x')).toBeNull();
   });
 });

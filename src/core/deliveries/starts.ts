@@ -1,4 +1,3 @@
-import type { Piece } from '../piece/schema';
 import { DELIVERY, type Delivery } from './form';
 import { formatOf } from './formats';
 
@@ -174,7 +173,11 @@ const side = (pixels: number): number => Math.min(8192, Math.max(16, STEP * Math
 const PASSES = [256, 64, 16, 4, 1] as const;
 
 /** A delivery of a piece that begins so. */
-export function newDelivery(piece: Piece, { share, samples, fields }: DeliveryStart, id: string): Delivery {
+export function newDelivery(
+  piece: { frame: { width: number; height: number }; samples: number },
+  { share, samples, fields }: DeliveryStart,
+  id: string,
+): Delivery {
   const { width, height } = piece.frame;
   const most = Math.min(samples, piece.samples);
   // films have even sides; pictures may have any

@@ -1,11 +1,9 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { once } from 'node:events';
-import { createReadStream } from 'node:fs';
 import { mkdtemp, open, readFile, rm, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Readable } from 'node:stream';
 import { cellGrid } from '../trace';
 import { MACHINE, type MachineAsk, type MachineLook, type MachineState } from './kinds';
 
@@ -244,10 +242,23 @@ export function sessionOf(id: string): Session {
   return session;
 }
 
+const CHUNK = 1 << 20;
+
 /** A file as it is read from the disk. */
 export async function fileAnswer(path: string): Promise<Response> {
   const { size } = await stat(path);
-  const body = Readable.toWeb(createReadStream(path)) as unknown as ReadableStream<Uint8Array>;
+  const file = await open(path, 'r');
+  const body = new ReadableStream<Uint8Array>({
+    async pull(to) {
+      const { bytesRead, buffer } = await file.read(new Uint8Array(CHUNK), 0, CHUNK);
+      if (bytesRead > 0) to.enqueue(buffer.subarray(0, bytesRead));
+      else {
+        await file.close();
+        to.close();
+      }
+    },
+    cancel: () => file.close(),
+  });
   return new Response(body, {
     headers: { 'Content-Type': 'application/octet-stream', 'Content-Length': String(size) },
   });

@@ -1,5 +1,5 @@
 import { Trash2, Zap } from 'lucide-react';
-import { deliveryFrames, type Delivery, DELIVERY } from '../../../core/deliveries/form';
+import { cutOf, deliveryFrames, type Delivery, DELIVERY } from '../../../core/deliveries/form';
 import type { FormatInfo } from '../../../core/deliveries/format';
 import { formatOf, isDrawn } from '../../../core/deliveries/formats';
 import { newDelivery, startOf, STARTS } from '../../../core/deliveries/starts';
@@ -16,6 +16,7 @@ import rows from '../../parts/Row.module.css';
 import { bench, useBench, usePiece } from '../../state/bench';
 import { newId } from '../../state/edit';
 import { render } from './jobs';
+import { Outputs } from './Outputs';
 import styles from './Export.module.css';
 
 export { QueueBand as ExportBand } from './QueueBand';
@@ -91,13 +92,14 @@ function DeliveryCard({ piece, delivery, index }: { piece: Piece; delivery: Deli
   const share = delivery.width / piece.frame.width;
   const known = Object.keys(SHARES).find((key) => Math.abs(Number(key) - share) < 0.002) ?? '';
   const format = formatOf(delivery.format);
+  const size = format.holds === 'sheet' ? delivery : cutOf(delivery);
   const drawn = isDrawn(format);
   const passes = `${delivery.samples} ${delivery.samples === '1' ? 'pass' : 'passes'}`;
   return (
     <Card
-      title={drawn ? `${format.short}, ${delivery.width} × ${delivery.height}` : format.short}
+      title={drawn ? `${format.short}, ${size.width} × ${size.height}` : format.short}
       summary={`${whole ? 'whole lap' : `${count} frames`}, ${lapSeconds(count, piece.lap.rate).toFixed(2)} s${drawn ? ` · ${passes}` : ''}`}
-      drawing={<FrameDrawing width={delivery.width} height={delivery.height} holds={format.holds} />}
+      drawing={<FrameDrawing width={size.width} height={size.height} holds={format.holds} />}
       open={open}
       onToggle={() => bench.patch({ open: open ? null : delivery.id })}
       actions={
@@ -126,6 +128,7 @@ function DeliveryCard({ piece, delivery, index }: { piece: Piece; delivery: Deli
         </section>
       ) : null}
       <Inspector form={DELIVERY} path={path} />
+      {drawn && format.holds !== 'sheet' ? <Outputs delivery={delivery} /> : null}
       <footer className={styles.foot}>
         <Button
           onPress={() =>

@@ -1,4 +1,3 @@
-/// <reference path="./gifenc.d.ts" />
 import { applyPalette, GIFEncoder, quantize } from 'gifenc';
 import { joined } from '../../../formats/bytes';
 import { bytesOf, type Picture } from '../../picture';

@@ -8,7 +8,7 @@ import { readExr } from '../../../formats/exr/exr';
 import { fromHalf } from '../../../formats/exr/half';
 import { PieceSchema, type Piece } from '../../../core/piece/schema';
 import { MemoryKept } from '../../kept/memory';
-import type { Picture } from '../../picture';
+import { cutPicture, type Picture } from '../../picture';
 import { renderDelivery } from '../../render';
 import { settingsOf } from '../../settings';
 import { CODECS } from '../list';
@@ -188,5 +188,26 @@ describe('one picture', () => {
     });
     expect(seen).toEqual(made.settings.frames);
     expect(made.verified).toMatchObject({ ok: true, says: '9 frames side by side, as it was rendered' });
+  });
+});
+
+describe('a part of a picture', () => {
+  it('is those of its pixels, with its channels', () => {
+    const [width, height] = [7, 5];
+    const pixels = Array.from({ length: width * height }, (_, i) => i);
+    const whole: Picture = {
+      ...{ width, height, bytes: Uint8Array.from(pixels.flatMap((i) => [i, 0, 0, 255])) },
+      numbers: {
+        rgba: Float32Array.from(pixels.flatMap((i) => [i, 0, 0, 1])),
+        channels: [{ name: 'motion', values: Float32Array.from(pixels.flatMap((i) => [i, -i])) }],
+      },
+    };
+    const part = cutPicture(whole, { left: 2, top: 1, width: 3, height: 2 });
+    const kept = [9, 10, 11, 16, 17, 18];
+    expect([part.width, part.height]).toEqual([3, 2]);
+    expect(part.bytes?.filter((_, i) => i % 4 === 0)).toEqual(Uint8Array.from(kept));
+    expect(part.numbers?.rgba.filter((_, i) => i % 4 === 0)).toEqual(Float32Array.from(kept));
+    expect([...(part.numbers?.channels[0].values ?? [])]).toEqual(kept.flatMap((i) => [i, -i]));
+    expect(cutPicture(whole, { left: 0, top: 0, width, height })).toBe(whole);
   });
 });
