@@ -85,7 +85,7 @@ let files: (Blob | null)[];
 let browser: Browser;
 
 function open(page = 'one', more: Partial<QueueMeans> = {}): ExportQueue {
-  return new ExportQueue(
+  const queue = new ExportQueue(
     {
       jobs: browser,
       alone: (work) => browser.lock(work),
@@ -110,6 +110,8 @@ function open(page = 'one', more: Partial<QueueMeans> = {}): ExportQueue {
       },
     },
   );
+  queue.begin();
+  return queue;
 }
 beforeEach(() => {
   [begun, forgotten, swept, busy, ended, files] = [[], [], [], [], [], []];

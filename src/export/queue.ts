@@ -12,7 +12,8 @@ export type Job = StoredJob;
 
 /** What tells files of one ending apart. */
 function formatWord(delivery: Delivery): string {
-  const { kind, extension } = formatOf(delivery.format);
+  const { kind, extension, holds } = formatOf(delivery.format);
+  if (holds === 'track') return '-camera';
   const alike = FORMATS.filter((other) => other.extension === extension).length > 1;
   const plain = FORMATS.find((other) => other.extension === extension)?.kind === kind && extension !== '.zip';
   return alike && !plain ? `-${kind.toLowerCase()}` : '';
@@ -88,8 +89,11 @@ export class ExportQueue {
   constructor(
     private readonly means: QueueMeans,
     private readonly listener: QueueListener,
-  ) {
-    means.jobs.watch((jobs) => this.heard(jobs));
+  ) {}
+
+  /** Begins to look at the jobs, and to render them. */
+  begin(): void {
+    this.means.jobs.watch((jobs) => this.heard(jobs));
   }
 
   get jobs(): readonly Job[] {

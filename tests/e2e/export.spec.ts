@@ -352,3 +352,36 @@ test('alpha recomposes the picture, and the channels of an EXR are those of the 
   expect(Math.min(...own.alpha)).toBe(0);
   expect(new Set(own.right.map(Math.sign)).size).toBeGreaterThan(1);
 });
+
+// ---- the cards ----
+
+test('a delivery begins from what it is for, is cut into outputs, and a proof is one press', async ({ page }) => {
+  await openRecipe(page);
+  await pause(page);
+  await step(page, 'Export').click();
+  const begin = async (name: string): Promise<void> => {
+    await page.getByRole('button', { name: 'Add a delivery' }).click();
+    const item = page.getByRole('menuitem').filter({ has: page.getByText(name, { exact: true }) });
+    await item.click();
+  };
+  await begin('Compositing');
+  const card = page.getByRole('article', { name: 'EXR pictures, 1920 × 1080' });
+  await expect(card.getByRole('switch', { name: 'Mattes' })).toBeChecked();
+  await expect(card.getByRole('textbox', { name: 'Counts from' })).toHaveValue('1001');
+  await expect(card.getByRole('button', { name: 'Data rate' })).toHaveCount(0);
+  // the camera has no size
+  await begin('Camera');
+  const camera = page.getByRole('article', { name: 'GLB camera' });
+  await expect(camera.getByRole('textbox', { name: 'Width, px' })).toHaveCount(0);
+  const download = page.waitForEvent('download');
+  await camera.getByRole('button', { name: 'Render' }).click();
+  expect((await download).suggestedFilename()).toBe('slipway-spiral-camera.glb');
+  await expect(page.getByText('verified: a camera at 301 frames')).toBeVisible();
+  await begin('Video');
+  await page.getByRole('button', { name: 'Cut into 2' }).click();
+  await expect(page.getByRole('article', { name: 'MP4, 960 × 1080' })).toHaveCount(2);
+  await page.getByRole('button', { name: 'Proof', exact: true }).click();
+  await expect(page.getByText('slipway-spiral-480x270.mp4')).toBeVisible();
+  await page.getByRole('button', { name: /^Remove .*480x270/ }).click();
+  await expect(page.getByText('slipway-spiral-480x270.mp4')).toHaveCount(0);
+});

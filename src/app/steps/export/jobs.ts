@@ -49,6 +49,9 @@ export const queue = new ExportQueue(
   { busy: (busy) => (busy ? addEventListener : removeEventListener)('beforeunload', holdPage), ended },
 );
 
+// not where pages are made on the server, or in tests of other rooms
+if (typeof window !== 'undefined') queue.begin();
+
 export const useJobs = (): readonly Job[] => useStore(queue.store, ({ jobs }) => jobs);
 
 /** Puts a delivery of the piece as it is now into the queue. */
