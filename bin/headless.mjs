@@ -233,7 +233,7 @@ function teller() {
  */
 async function renderTo(page, piece, delivery, out, output, at, film) {
   await page.exposeFunction('tellProgress', teller());
-  const { seconds, verified, found, names, drawn } = await page
+  const { seconds, verified, remarks, found, names, drawn } = await page
     .evaluate(
       async ({ p, d, keeping, upload }) => {
         const { lab } = globalThis;
@@ -253,6 +253,7 @@ async function renderTo(page, piece, delivery, out, output, at, film) {
   const { width, height } = delivery;
   const size = drawn ? `, ${width}×${height}` : '';
   console.log(`${out}: ${verified.says}${before}${size}, rendered in ${seconds.toFixed(1)} s`);
+  for (const remark of remarks) console.log(`  ${remark}`);
   return verified.ok ? 0 : 1;
 }
 

@@ -20,6 +20,7 @@ const done = (ok = true): ExportResult => ({
   state: 'done',
   file: new Blob([new Uint8Array([1, 2])]),
   verified: { frames: 48, seconds: 2, ok, says: ok ? '48 pictures' : 'one is missing' },
+  remarks: [],
   seconds: 1,
   found: 0,
 });

@@ -203,7 +203,12 @@ export class ExportQueue {
     }
     const change: Partial<Job> =
       result.state === 'done'
-        ? { state: 'done', says: result.verified.says, verified: result.verified.ok, left: null }
+        ? {
+            state: 'done',
+            says: [result.verified.says, ...result.remarks].join('; '),
+            verified: result.verified.ok,
+            left: null,
+          }
         : { state: 'failed', says: result.says, left: null };
     if (!(await jobs.change(id, change))) {
       await forget(id);

@@ -1,6 +1,7 @@
 import { crc32 } from '../formats/crc';
 import type { ExportCodec, Part, PartSink, Settings, Verified } from './codecs/codec';
 import { remainingSeconds } from './estimate';
+import { judgeFrames } from './judge';
 import type { Kept, PartFacts } from './kept/kept';
 import type { Picture } from './picture';
 
@@ -24,6 +25,8 @@ export interface Rendering {
 export interface Rendered {
   file: Blob;
   verified: Verified;
+  /** what else is to be said of its frames, in sentences */
+  remarks: string[];
   /** frames that were there from before */
   found: number;
 }
@@ -76,12 +79,9 @@ export async function renderDelivery({ settings, codec, kept, draw, progress }: 
   const inOrder = Array.from({ length: count }, (_, part) => facts.get(part) as PartFacts);
   const parts = { count, at: (part: number) => kept.at(part), crcOf: (part: number) => inOrder[part].crc };
   const file = await codec.join(settings, parts, () => kept.whole());
-  const verified = await codec.verify(
-    file,
-    settings,
-    inOrder.flatMap((own) => own.frames),
-  );
-  return { file, verified, found };
+  const all = inOrder.flatMap((own) => own.frames);
+  const verified = await codec.verify(file, settings, all);
+  return { file, verified, remarks: judgeFrames(all, frames, settings.lap), found };
 }
 
 async function encodePart(

@@ -8,12 +8,13 @@ import type { Settings } from './codecs/codec';
 /** What a codec is told of a delivery of a piece. */
 export function settingsOf(piece: Piece, delivery: Delivery): Settings {
   const frames = drawnFrames(delivery, piece.lap.frames);
-  const { count } = deliveryFrames(delivery, piece.lap.frames);
-  const { thins } = formatOf(delivery.format);
+  const { count, whole } = deliveryFrames(delivery, piece.lap.frames);
+  const { thins, holds } = formatOf(delivery.format);
   const { width, height } = cutOf(delivery);
   return {
     ...{ delivery, frames, stem: pieceFileName(piece, ''), rate: piece.lap.rate },
     each: thins ? { num: count, den: frames.length } : { num: 1, den: 1 },
+    lap: whole && (holds === 'film' || holds === 'pictures'),
     ...{ width, height },
   };
 }

@@ -27,7 +27,7 @@ export type { ExportProgress } from './render';
 export type Keeping = { own: string } | { at: string };
 
 export type ExportResult =
-  | { state: 'done'; file: Blob; verified: Verified; seconds: number; found: number }
+  | { state: 'done'; file: Blob; verified: Verified; remarks: string[]; seconds: number; found: number }
   | { state: 'stopped'; done: number }
   | { state: 'refused'; says: string };
 

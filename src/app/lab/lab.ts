@@ -128,8 +128,8 @@ const lab = {
     if (result.state !== 'done')
       throw new Trouble(result.state, result.state === 'refused' ? result.says : 'cancelled');
     written = result.file;
-    const { seconds, verified, found } = result;
-    return { seconds, verified, found, size: written.size };
+    const { seconds, verified, remarks, found } = result;
+    return { seconds, verified, remarks, found, size: written.size };
   },
   /** seconds that rendering alone, encoding alone and the export of the same frames take; for benches */
   async exportTimes(

@@ -14,6 +14,8 @@ export interface Settings {
   each: { num: number; den: number };
   /** the frames that are drawn, by their numbers in the lap */
   frames: readonly number[];
+  /** they are the whole lap, one after another */
+  lap: boolean;
   /** the size they are drawn at */
   width: number;
   height: number;

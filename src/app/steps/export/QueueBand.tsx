@@ -101,7 +101,7 @@ function JobRow({ job, ahead }: { job: Job; ahead: boolean }) {
   );
 }
 
-function words({ state, done, of, left, says }: Job): string {
+function words({ state, done, of, left, says, verified }: Job): string {
   switch (state) {
     case 'waiting':
       return done > 0 ? `waiting, ${done} of ${of} frames kept` : 'waiting';
@@ -113,7 +113,7 @@ function words({ state, done, of, left, says }: Job): string {
     case 'paused':
       return `rests, ${done} of ${of} frames kept`;
     case 'done':
-      return `verified: ${says}`;
+      return verified ? `verified: ${says}` : says;
     case 'failed':
       return says;
   }

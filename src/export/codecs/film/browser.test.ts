@@ -12,6 +12,7 @@ const settings = (more: Partial<Settings> = {}, delivery: object = {}): Settings
   rate: { num: 24, den: 1 },
   each: { num: 1, den: 1 },
   frames: [0, 1, 2],
+  lap: false,
   width: 6,
   height: 4,
   ...more,
