@@ -157,10 +157,11 @@ test('the unrolled lap: keys chosen, dragged across the seam, bent by handles, e
   await expect(own).toHaveCount(2);
   // looking into a field sets no key; Enter does
   await page.keyboard.press('Shift+ArrowRight');
+  const bead = page.getByRole('slider', { name: 'Time in the lap' });
+  await expect(bead).not.toHaveAttribute('aria-valuenow', '0');
   await number(page, /^Look aside, °/).click();
   await page.keyboard.press('Tab');
   await expect(own).toHaveCount(2);
-  const bead = page.getByRole('slider', { name: 'Time in the lap' });
   await bead.focus();
   await page.keyboard.press('PageDown');
   await expect(bead).toHaveAttribute('aria-valuenow', '0');
