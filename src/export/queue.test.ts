@@ -82,6 +82,7 @@ let forgotten: string[];
 let swept: string[][];
 let busy: boolean[];
 let ended: Job[];
+let wentOn: string[];
 let files: (Blob | null)[];
 let browser: Browser;
 
@@ -105,6 +106,7 @@ function open(page = 'one', more: Partial<QueueMeans> = {}): ExportQueue {
     },
     {
       busy: (now) => busy.push(now),
+      goesOn: ({ id, done: kept }) => wentOn.push(`${id} ${kept}`),
       ended: (job, file) => {
         ended.push(job);
         files.push(file);
@@ -115,7 +117,7 @@ function open(page = 'one', more: Partial<QueueMeans> = {}): ExportQueue {
   return queue;
 }
 beforeEach(() => {
-  [begun, forgotten, swept, busy, ended, files] = [[], [], [], [], [], []];
+  [begun, forgotten, swept, busy, ended, files, wentOn] = [[], [], [], [], [], [], []];
   browser = new Browser();
 });
 const states = async (): Promise<string[]> => (await browser.all()).map(({ id, state }) => `${id} ${state}`);
@@ -242,7 +244,7 @@ describe('the queue', () => {
     begun[1].end(done());
     await settle();
     expect(two.jobs[0]).toMatchObject({ state: 'done', verified: true });
-    expect(forgotten).toEqual([]);
+    expect([forgotten, wentOn]).toEqual([[], ['a 3']]);
   });
 
   it('what another program has begun is begun anew', async () => {
@@ -252,7 +254,7 @@ describe('the queue', () => {
     browser.crash();
     open('two', { program: '2' });
     await settle();
-    expect(forgotten).toEqual(['a']);
+    expect([forgotten, wentOn]).toEqual([['a'], []]);
     expect((await browser.all())[0].program).toBe('2');
     expect(begun).toHaveLength(2);
   });

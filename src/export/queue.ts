@@ -67,6 +67,8 @@ export interface QueueMeans {
 export interface QueueListener {
   /** from when on something is being rendered, and until when */
   busy(busy: boolean): void;
+  /** a job goes on of which something was finished before */
+  goesOn(job: Job): void;
   /** a job has come to its end, or has failed. @param file what it came to */
   ended(job: Job, file: Blob | null): void;
 }
@@ -169,9 +171,13 @@ export class ExportQueue {
     }
   }
 
-  private async run({ id, piece, delivery, program, done }: Job): Promise<void> {
+  private async run(job: Job): Promise<void> {
+    const { id, piece, delivery, program, done } = job;
     const { jobs, start, forget } = this.means;
-    if (program !== this.means.program && done > 0) await forget(id);
+    if (done > 0) {
+      if (program === this.means.program) this.listener.goesOn(job);
+      else await forget(id);
+    }
     if (!(await jobs.change(id, { state: 'running', program: this.means.program }))) return;
     this.listener.busy(true);
     let told = 0;

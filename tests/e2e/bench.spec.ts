@@ -2,7 +2,7 @@ import { readFileSync, statSync } from 'node:fs';
 import { execFileSync } from 'node:child_process';
 import AxeBuilder from 'axe-core';
 import { expect, test, type Page } from '@playwright/test';
-import { drawn, move, openRecipe, pause, saved, step } from './ui';
+import { drawn, fill, move, openRecipe, pause, saved, step } from './ui';
 
 let foreign: string[] = [];
 let errors: string[] = [];
@@ -239,14 +239,9 @@ test('a proof is rendered, read back and saved while the page stays usable; anot
   await step(page, 'Export').click();
   await page.getByRole('button', { name: 'Proof and full size' }).click();
   await page.getByRole('article').first().getByRole('button').first().click();
-  const field = async (name: string, value: string): Promise<void> => {
-    const box = page.getByRole('textbox', { name });
-    await box.fill(value);
-    await box.press('Enter');
-  };
-  await field('Width, px', '160');
-  await field('Height, px', '90');
-  await field('Last frame', '11');
+  await fill(page, 'Width, px', '160');
+  await fill(page, 'Height, px', '90');
+  await fill(page, 'Last frame', '11');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Render' }).first().click();
   await page.getByRole('button', { name: 'Render' }).nth(1).click();

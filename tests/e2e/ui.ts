@@ -19,6 +19,13 @@ export async function pause(page: Page): Promise<void> {
 export const step = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name });
 
+/** Types a number, or some text, into a field. */
+export async function fill(page: Page, name: string, value: string): Promise<void> {
+  const box = page.getByRole('textbox', { name });
+  await box.fill(value);
+  await box.press('Enter');
+}
+
 export const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
 /** Moves an item of a list by a key on its handle, which keeps the focus. */

@@ -15,8 +15,6 @@ export interface FormatInfo {
   takes: { pixels: 'bytes' | 'either' | 'numbers' | 'world' | 'camera'; alpha: boolean; channels: boolean };
   /** a data rate decides how many bits are spent on a frame */
   rated: boolean;
-  /** who encodes it: the browser, or the machine that serves the app, with its ffmpeg */
-  by: 'browser' | 'machine';
   /** bits of a sample, where all of its files have the same */
   depth: 8 | 10 | 16 | null;
   /** it can hold ten bits a sample */
@@ -30,8 +28,14 @@ export const PLAIN = {
   takes: { pixels: 'bytes', alpha: false, channels: false },
   each: null,
   rated: false,
-  by: 'browser',
   depth: null,
   tenBits: false,
   thins: false,
+} as const satisfies Partial<FormatInfo>;
+
+/** What films are that the machine's ffmpeg encodes. */
+export const MACHINE_FILM = {
+  ...PLAIN,
+  holds: 'film',
+  takes: { pixels: 'either', alpha: false, channels: false },
 } as const satisfies Partial<FormatInfo>;

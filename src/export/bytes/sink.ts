@@ -10,9 +10,11 @@ export interface ByteSink {
 
 /** Writes one after another. */
 export class Appender {
-  private at = 0;
-
-  constructor(private readonly out: ByteSink) {}
+  /** @param at where the first goes */
+  constructor(
+    private readonly out: ByteSink,
+    public at = 0,
+  ) {}
 
   async write(bytes: Uint8Array): Promise<void> {
     const { at } = this;

@@ -75,7 +75,9 @@ class OwnFiles implements Kept {
   }
 
   async whole(): Promise<ByteSink> {
-    await this.own.removeEntry(READY).catch(() => undefined);
+    await this.own.removeEntry(READY).catch((error: unknown) => {
+      if (!gone(error)) throw error;
+    });
     const sink = await this.open(WHOLE).catch((error: unknown) => {
       throw asRoomTrouble(error);
     });

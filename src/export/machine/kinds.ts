@@ -9,7 +9,7 @@ export interface MachineAsk {
   width: number;
   height: number;
   rate: Rate;
-  alpha: boolean;
+  alpha: Delivery['alpha'];
   quality: Delivery['rate'];
   megabits: number;
 }
@@ -25,8 +25,6 @@ interface MachineCodec {
   holder: 'mov' | 'mp4' | 'matroska';
   /** sizes must be multiples of so many pixels */
   step: number;
-  /** bytes of a pixel and frame, about: for the room that is needed */
-  bytes: number;
   args(ask: MachineAsk): string[];
 }
 
@@ -45,28 +43,27 @@ const hevcRate = ({ quality, megabits }: MachineAsk): string[] =>
 
 const hap = (name: string, format: string): MachineCodec => ({
   ...{ encoder: 'hap', name, pixels: 'rgba', holder: 'mov', step: 4 },
-  bytes: format === 'hap' ? 0.5 : 1,
   args: () => ['-format', format, '-chunks', '4', '-compressor', 'snappy'],
 });
 
-const prores = (name: string, profile: string, bytes: number): MachineCodec => ({
-  ...{ encoder: 'prores_ks', name, holder: 'mov', step: 2, bytes },
+const prores = (name: string, profile: string): MachineCodec => ({
+  ...{ encoder: 'prores_ks', name, holder: 'mov', step: 2 },
   pixels: profile === '4444' ? 'rgba64le' : 'rgb48le',
   args: ({ alpha }) => [
     ...['-profile:v', profile, '-vendor', 'apl0'],
-    ...(profile === '4444' && alpha ? ['-alpha_bits', '16'] : []),
-    ...toPlanes(profile === '4444' ? (alpha ? 'yuva444p10le' : 'yuv444p10le') : 'yuv422p10le'),
+    ...(profile === '4444' && alpha !== 'none' ? ['-alpha_bits', '16'] : []),
+    ...toPlanes(profile === '4444' ? (alpha !== 'none' ? 'yuva444p10le' : 'yuv444p10le') : 'yuv422p10le'),
   ],
 });
 
 export const MACHINE = {
-  prores422: prores('ProRes 422 HQ', 'hq', 0.9),
-  prores4444: prores('ProRes 4444', '4444', 1.4),
+  prores422: prores('ProRes 422 HQ', 'hq'),
+  prores4444: prores('ProRes 4444', '4444'),
   hap: hap('HAP', 'hap'),
   hapAlpha: hap('HAP Alpha', 'hap_alpha'),
   hapQ: hap('HAP Q', 'hap_q'),
   hevc: {
-    ...{ encoder: 'libx265', name: 'H.265', pixels: 'rgb48le', holder: 'mp4', step: 2, bytes: 0.03 },
+    ...{ encoder: 'libx265', name: 'H.265', pixels: 'rgb48le', holder: 'mp4', step: 2 },
     args: (ask) => [
       ...hevcRate(ask),
       // the same on every machine: not by how many threads it has
@@ -82,7 +79,7 @@ export const MACHINE = {
     ],
   },
   ffv1: {
-    ...{ encoder: 'ffv1', name: 'FFV1', pixels: 'rgba64le', holder: 'matroska', step: 1, bytes: 4 },
+    ...{ encoder: 'ffv1', name: 'FFV1', pixels: 'rgba64le', holder: 'matroska', step: 1 },
     args: ({ alpha }) => [
       '-level',
       '3',
@@ -93,7 +90,7 @@ export const MACHINE = {
       '-slices',
       '4',
       '-pix_fmt',
-      alpha ? 'gbrap16le' : 'gbrp16le',
+      alpha !== 'none' ? 'gbrap16le' : 'gbrp16le',
     ],
   },
 } as const satisfies Record<string, MachineCodec>;

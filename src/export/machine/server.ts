@@ -1,6 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { once } from 'node:events';
+import { rmSync } from 'node:fs';
 import { mkdtemp, open, readFile, rm, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -195,7 +196,8 @@ class Session {
     const seen = join(this.folder, 'seen.rgb');
     const { code, err } = await run(FFMPEG, [
       ...['-hide_banner', '-loglevel', 'error', '-nostdin', '-y', '-i', file, '-fps_mode', 'passthrough', '-vf'],
-      `scale=${columns}:${rows}:flags=area+accurate_rnd+full_chroma_int:in_color_matrix=bt709,format=rgb24`,
+      // what is straight is looked at over black, as it was rendered
+      `${this.ask.alpha === 'straight' ? 'format=gbrap16le,premultiply=inplace=1,' : ''}scale=${columns}:${rows}:flags=area+accurate_rnd+full_chroma_int:in_color_matrix=bt709,format=rgb24`,
       ...['-f', 'rawvideo', seen],
     ]);
     this.err = err;
@@ -208,6 +210,12 @@ class Session {
       ...{ width: stream?.width ?? 0, height: stream?.height ?? 0, codec: stream?.codec_name ?? '' },
       cells: cells.toString('base64'),
     };
+  }
+
+  /** Ends it at once, with all that it has written. */
+  drop(): void {
+    this.child?.kill('SIGKILL');
+    rmSync(this.folder, { recursive: true, force: true });
   }
 
   async close(): Promise<void> {
@@ -223,7 +231,7 @@ const sessions = new Map<string, Session>();
 
 // nothing of ours goes on, or stays on the disk, when the server ends
 process.once('exit', () => {
-  for (const session of sessions.values()) void session.close();
+  for (const session of sessions.values()) session.drop();
 });
 
 /** Begins a session. */

@@ -97,15 +97,15 @@ function untold(bytes: Uint8Array): Uint8Array {
   return out;
 }
 
-/** Scan lines as the format has them: a line's channels one after another. */
-function linesOf({ width, height }: ExrPicture, channels: readonly ExrChannel[], from: number): Uint8Array {
-  const to = Math.min(height, from + LINES);
+/** Scan lines as the format has them: a line's channels one after another, by their names. */
+export function exrLines({ width, height, channels }: ExrPicture): Uint8Array {
   const line = channels.reduce((sum, { type }) => sum + width * (type === 'half' ? 2 : 4), 0);
-  const out = new Uint8Array(line * (to - from));
+  const out = new Uint8Array(line * height);
   const view = new DataView(out.buffer);
+  const inOrder = sorted(channels);
   let at = 0;
-  for (let y = from; y < to; y++)
-    for (const { type, values } of channels)
+  for (let y = 0; y < height; y++)
+    for (const { type, values } of inOrder)
       for (let i = y * width; i < (y + 1) * width; i++)
         if (type === 'half') {
           view.setUint16(at, toHalf(values[i]), true);
@@ -119,9 +119,10 @@ function linesOf({ width, height }: ExrPicture, channels: readonly ExrChannel[],
 
 /**
  * A picture of scan lines.
+ * @param lines as {@link exrLines} makes them
  * @throws RangeError when a channel does not fill the size, or two have one name
  */
-export function writeExr(picture: ExrPicture): Uint8Array<ArrayBuffer> {
+export function writeExr(picture: ExrPicture, lines = exrLines(picture)): Uint8Array<ArrayBuffer> {
   const { width, height, rate } = picture;
   const channels = sorted(picture.channels);
   for (const [i, { name, values }] of channels.entries()) {
@@ -152,8 +153,9 @@ export function writeExr(picture: ExrPicture): Uint8Array<ArrayBuffer> {
     .attribute('screenWindowWidth', 'float', new Writer().float(1))
     .byte(0);
   const start = head.done();
+  const block = (lines.length / height) * LINES;
   const blocks = Array.from({ length: Math.ceil(height / LINES) }, (_, i) => {
-    const raw = linesOf(picture, channels, i * LINES);
+    const raw = lines.subarray(i * block, (i + 1) * block);
     const packed = zlibSync(foretold(raw), { level: 4 });
     // what does not get smaller is left as it is
     const data = packed.length < raw.length ? packed : raw;
@@ -232,13 +234,4 @@ export function readExr(bytes: Uint8Array): ExrRead {
     channels: channels.map(({ name, type }) => ({ name, type: type === HALF ? 'half' : 'float' })),
     lines,
   };
-}
-
-/** The scan lines of a picture as {@link readExr} finds them. */
-export function exrLines(picture: ExrPicture): Uint8Array {
-  const channels = sorted(picture.channels);
-  const blocks = Array.from({ length: Math.ceil(picture.height / LINES) }, (_, i) =>
-    linesOf(picture, channels, i * LINES),
-  );
-  return joined(blocks);
 }

@@ -39,8 +39,8 @@ export function Outputs({ delivery }: { delivery: Delivery }) {
   return (
     <section className={rows.group}>
       <p className={rows.title}>Outputs of a wall</p>
-      {field('columns', 'Side by side', 1, 16)}
-      {field('rows', 'Above one another', 1, 16)}
+      {field('columns', 'Columns', 1, 16)}
+      {field('rows', 'Rows', 1, 16)}
       {field('gap', 'Gap', 0, 4000, 'px')}
       <PlainRow label="" hint="Adds a delivery for each output, as this one is.">
         <Button onPress={cut}>

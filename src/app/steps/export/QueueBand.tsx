@@ -43,7 +43,7 @@ export function QueueBand() {
 const isOpen = ({ state }: Job): boolean => state === 'running' || state === 'waiting';
 
 function JobRow({ job, ahead }: { job: Job; ahead: boolean }) {
-  const { id, name, state, done, of, says, verified } = job;
+  const { id, name, state, done, of, verified } = job;
   const share = state === 'done' ? 1 : of > 0 ? done / of : 0;
   const row = useRef<HTMLLIElement>(null);
   const busy = isOpen(job);
@@ -60,9 +60,7 @@ function JobRow({ job, ahead }: { job: Job; ahead: boolean }) {
         {name}
       </span>
       <Progress label={`Progress of ${name}`} share={share} muted={state === 'paused' || state === 'failed'} />
-      <span className={well ? styles.says : styles.trouble} title={says}>
-        {words(job)}
-      </span>
+      <span className={well ? (state === 'done' ? styles.found : styles.says) : styles.trouble}>{words(job)}</span>
       <span className={styles.acts}>
         {state === 'waiting' && ahead ? (
           <Button kind="bare" label={`Render ${name} first`} onPress={() => void queue.first(id)}>

@@ -28,6 +28,15 @@ function tellEnd(job: Job, words: string, well: boolean): void {
   if (step !== 'export' || !history) say(words, { id: endedNotice(job), tone: well ? 'remark' : 'trouble' });
 }
 
+/** Says what is rendered without being asked for, where the queue is not in sight. */
+function goesOn(job: Job): void {
+  const { step, history } = useBench.getState();
+  if (step !== 'export' || !history)
+    say(`${job.name} goes on: ${job.done} of ${job.of} frames were finished before.`, {
+      ...{ id: endedNotice(job), tone: 'remark' },
+    });
+}
+
 function ended(job: Job, file: Blob | null): void {
   const { name, state, says, verified } = job;
   if (state === 'failed') tellEnd(job, `${name} was not rendered: ${says}`, false);
@@ -46,7 +55,11 @@ export const queue = new ExportQueue(
     sweep: sweepFiles,
     program: PROGRAM,
   },
-  { busy: (busy) => (busy ? addEventListener : removeEventListener)('beforeunload', holdPage), ended },
+  {
+    goesOn,
+    busy: (busy) => (busy ? addEventListener : removeEventListener)('beforeunload', holdPage),
+    ended,
+  },
 );
 
 // not where pages are made on the server, or in tests of other rooms

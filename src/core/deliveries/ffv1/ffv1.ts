@@ -1,15 +1,13 @@
-import { PLAIN, type FormatInfo } from '../format';
+import { MACHINE_FILM, type FormatInfo } from '../format';
 
 /** Every code value of sixteen bits, to be kept. */
 export const ffv1 = {
-  ...PLAIN,
+  ...MACHINE_FILM,
   kind: 'ffv1',
   label: 'MKV, FFV1 without loss',
   short: 'FFV1',
   extension: '.mkv',
   mime: 'video/x-matroska',
-  holds: 'film',
-  by: 'machine',
   depth: 16,
   takes: { pixels: 'either', alpha: true, channels: false },
 } as const satisfies FormatInfo;

@@ -1,15 +1,13 @@
-import { PLAIN, type FormatInfo } from '../format';
+import { MACHINE_FILM, type FormatInfo } from '../format';
 
 /** The same with alpha. */
 export const hapAlpha = {
-  ...PLAIN,
+  ...MACHINE_FILM,
   kind: 'hapAlpha',
   label: 'MOV, HAP Alpha',
   short: 'HAP Alpha',
   extension: '.mov',
   mime: 'video/quicktime',
-  holds: 'film',
-  by: 'machine',
   depth: 8,
   takes: { pixels: 'either', alpha: true, channels: false },
 } as const satisfies FormatInfo;

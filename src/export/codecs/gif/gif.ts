@@ -1,5 +1,6 @@
 import { applyPalette, GIFEncoder, quantize } from 'gifenc';
 import { joined } from '../../../formats/bytes';
+import { Appender } from '../../bytes/sink';
 import { bytesOf, type Picture } from '../../picture';
 import { traceOf } from '../../trace';
 import type { ExportCodec, FrameFacts, Settings } from '../codec';
@@ -46,21 +47,17 @@ export const gif: ExportCodec = {
   },
   async join(settings, parts, whole) {
     const out = await whole();
+    const file = new Appender(out);
     const times = wholeTimes(settings, 100, 0, settings.frames.length);
-    let at = 0;
     let index = 0;
-    const write = async (bytes: Uint8Array<ArrayBuffer>): Promise<void> => {
-      await out.write(bytes, at);
-      at += bytes.length;
-    };
-    await write(headOf(settings));
+    await file.write(headOf(settings));
     for (let part = 0; part < parts.count; part++)
       for (const bytes of (await unpack(await parts.at(part))).frames) {
         new DataView(bytes.buffer, bytes.byteOffset).setUint16(DELAY_AT, times[index++], true);
-        await write(bytes);
+        await file.write(bytes);
       }
-    await write(Uint8Array.of(0x3b));
-    return (await out.finish()).slice(0, at, 'image/gif');
+    await file.write(Uint8Array.of(0x3b));
+    return (await out.finish()).slice(0, file.at, 'image/gif');
   },
   verify: verifyMoving,
 };

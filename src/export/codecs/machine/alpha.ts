@@ -1,5 +1,6 @@
 import type { Delivery } from '../../../core/deliveries/form';
 import { formatOf } from '../../../core/deliveries/formats';
 
-/** Whether a film has alpha. */
-export const machineAlpha = ({ format, alpha }: Delivery): boolean => formatOf(format).takes.alpha && alpha !== 'none';
+/** The alpha that a film has. */
+export const machineAlpha = ({ format, alpha }: Delivery): Delivery['alpha'] =>
+  formatOf(format).takes.alpha ? alpha : 'none';

@@ -77,7 +77,8 @@ export function encodeExr(picture: Picture, settings: Pick<Settings, 'delivery' 
   const own = exrOf(picture, settings);
   const shown =
     settings.delivery.light === 'scene' ? numbersOf(picture).rgba.map((v) => fromLinear(v)) : numbersOf(picture).rgba;
-  return { bytes: writeExr(own), facts: traceOfNumbers(shown, width, height, sumOf(exrLines(own))) };
+  const lines = exrLines(own);
+  return { bytes: writeExr(own, lines), facts: traceOfNumbers(shown, width, height, sumOf(lines)) };
 }
 
 export const exrSum: Reads = (bytes) => unlessBroken(() => sumOf(readExr(bytes).lines));

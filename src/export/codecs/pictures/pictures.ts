@@ -12,7 +12,7 @@ export const namesOf = ({ delivery, stem, frames }: Settings): string[] =>
   frames.map((frame) => pictureName(delivery, stem, frame));
 
 /** An archive of pictures that stay where they are. */
-export async function archiveOf(settings: Settings, parts: Parts): Promise<Blob> {
+async function archiveOf(settings: Settings, parts: Parts): Promise<Blob> {
   const names = namesOf(settings);
   const files = await Promise.all(names.map((_, part) => parts.at(part)));
   return zipOf(names.map((name, part) => ({ name, file: files[part], crc: parts.crcOf(part) })));
@@ -58,11 +58,11 @@ export function foundPictures(
   return { frames, seconds: lapSeconds(frames, settings.rate), ok, says };
 }
 
+/** Writes a picture, or what is given in place of one. */
+type Encode = (picture: Picture, settings: Settings) => Encoded | Promise<Encoded>;
+
 /** Numbered pictures: each is kept by itself, and an archive holds them where they are saved as one file. */
-export const numberedPictures = (
-  encode: (picture: Picture, settings: Settings) => Encoded,
-  reads: Reads,
-): ExportCodec => ({
+export const numberedPictures = (encode: Encode, reads: Reads): ExportCodec => ({
   refusal(settings) {
     const names = namesOf(settings);
     const twice = names.find((name, i) => names.indexOf(name) !== i);
@@ -81,15 +81,11 @@ export const numberedPictures = (
 });
 
 /** One picture, by itself. */
-export function openPicture(
-  encode: (picture: Picture, settings: Settings) => Encoded,
-  settings: Settings,
-): ReturnType<ExportCodec['open']> {
+export function openPicture(encode: Encode, settings: Settings): ReturnType<ExportCodec['open']> {
   let made: Encoded | null = null;
   return Promise.resolve({
-    add(picture) {
-      made = encode(picture, settings);
-      return Promise.resolve();
+    async add(picture) {
+      made = await encode(picture, settings);
     },
     finish() {
       if (!made) throw new RangeError('there is no picture');

@@ -1,9 +1,9 @@
 import { lapSeconds } from '../../../core/time/lap';
 import { givenOf, type Picture } from '../../picture';
 import { sumOf } from '../../trace';
-import type { ExportCodec, Settings } from '../codec';
+import type { ExportCodec } from '../codec';
 import type { Reads } from '../pictures/encode';
-import { archiveOf, numberedPictures, verifyOne } from '../pictures/pictures';
+import { numberedPictures, verifyOne } from '../pictures/pictures';
 
 type Given = ReturnType<typeof givenOf>;
 
@@ -12,33 +12,18 @@ const bytesSum: Reads = (bytes) => sumOf(bytes);
 
 /** A file of the world for each frame. */
 export function worldFiles(write: (given: Given) => Promise<Uint8Array<ArrayBuffer>>): ExportCodec {
-  const numbered = numberedPictures(() => {
-    throw new RangeError('worlds are written one by one');
+  const numbered = numberedPictures(async (picture) => {
+    const bytes = await write(givenOf(picture));
+    return { bytes, facts: { cells: [], sum: sumOf(bytes) } };
   }, bytesSum);
   return {
     ...numbered,
-    open: (settings) => openWorld(write, settings),
-    join: archiveOf,
     async verify(file, settings, facts) {
       const found = await numbered.verify(file, settings, facts);
       const { frames } = found;
       return found.ok ? { ...found, says: `${frames} ${frames === 1 ? 'file' : 'files'}, each as it was made` } : found;
     },
   };
-}
-
-function openWorld(
-  write: (given: Given) => Promise<Uint8Array<ArrayBuffer>>,
-  _: Settings,
-): ReturnType<ExportCodec['open']> {
-  let bytes: Uint8Array<ArrayBuffer> = new Uint8Array();
-  return Promise.resolve({
-    async add(picture) {
-      bytes = await write(givenOf(picture));
-    },
-    finish: () => Promise.resolve({ bytes, frames: [{ cells: [], sum: sumOf(bytes) }] }),
-    abandon: () => Promise.resolve(),
-  });
 }
 
 /** One file of what the camera does at all frames. */

@@ -1,4 +1,5 @@
 import { webpFrame, webpHead } from '../../../formats/webp';
+import { Appender } from '../../bytes/sink';
 import { bytesOf } from '../../picture';
 import { traceOf } from '../../trace';
 import type { ExportCodec, FrameFacts } from '../codec';
@@ -38,16 +39,14 @@ export const webp: ExportCodec = {
     const out = await whole();
     const times = wholeTimes(settings, 1000, 0, settings.frames.length);
     const start = webpHead(width, height, 0).length;
-    let at = start;
+    const file = new Appender(out, start);
     let index = 0;
     for (let part = 0; part < parts.count; part++)
       for (const still of (await unpack(await parts.at(part))).frames) {
-        const bytes = webpFrame({ still, ms: times[index++] }, width, height);
-        await out.write(bytes, at);
-        at += bytes.length;
+        await file.write(webpFrame({ still, ms: times[index++] }, width, height));
       }
-    await out.write(webpHead(width, height, at - start), 0);
-    return (await out.finish()).slice(0, at, TYPE);
+    await out.write(webpHead(width, height, file.at - start), 0);
+    return (await out.finish()).slice(0, file.at, TYPE);
   },
   verify: verifyMoving,
 };
