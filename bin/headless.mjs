@@ -257,24 +257,28 @@ async function renderTo(page, piece, delivery, out, output, at, film) {
   return verified.ok ? 0 : 1;
 }
 
-/** @param {string} file @param {{ pictures?: boolean, json?: boolean }} values @returns {Promise<number>} the exit code */
-export async function check(file, { pictures = false, json = false }) {
+/** @param {string} file @param {{ pictures?: boolean, final?: boolean, json?: boolean }} values @returns {Promise<number>} the exit code */
+export async function check(file, { pictures = false, final = false, json = false }) {
   return withLab(file, async (page, piece) => {
+    await page.exposeFunction('tellProgress', final ? teller() : () => undefined);
     const report = await page.evaluate(
-      async ({ p, withPictures }) => {
+      async ({ p, withPictures, asDelivered }) => {
         const { lab } = globalThis;
         const state = await lab.stateReport(p);
-        const size = { width: 320, height: Math.max(16, Math.round((320 * p.frame.height) / p.frame.width)) };
+        const of = p.lap.frames;
+        const began = performance.now();
+        const told = lab.proxy((/** @type {number} */ share) => {
+          const left = share > 0 ? ((performance.now() - began) / 1000) * (1 / share - 1) : null;
+          void globalThis.tellProgress({ done: Math.round(share * of), of, left });
+        });
         const picture = withPictures
-          ? await lab.engine.api.seamPictures(
-              { piece: p, ...size, passes: 1 },
-              lab.proxy(() => undefined),
-            )
+          ? await lab.engine.api.seamPictures({ piece: p, ...lab.seamSize(p, asDelivered ? 'final' : 'small') }, told)
           : null;
         return { ok: state.ok && (picture?.ok ?? true), piece: p.name, state, picture };
       },
-      { p: piece, withPictures: pictures },
+      { p: piece, withPictures: pictures || final, asDelivered: final },
     );
+    if (process.stderr.isTTY) process.stderr.write('\n');
     console.log(json ? JSON.stringify(report, null, 2) : reportWords(report));
     return report.ok ? 0 : 1;
   });
@@ -286,9 +290,13 @@ export async function check(file, { pictures = false, json = false }) {
  */
 function reportWords({ ok, piece, state, picture }) {
   const wrong = state.findings.filter((finding) => !finding.ok);
-  const lines = wrong.map(({ subject, says, repair }) => `  ${subject}: ${says}${repair ? ` ${repair.says}.` : ''}`);
-  const share = picture?.guilty
-    ? ` (${Math.round(picture.guilty.share * 100)} % of it by ${picture.guilty.layerId ?? 'the camera'})`
+  const lines = wrong.map(
+    ({ subject, says, repair, instead }) =>
+      `  ${subject}: ${says}${repair ? ` ${repair.says}.` : ''}${instead ? ` ${instead.says}.` : ''}`,
+  );
+  const guilty = picture?.guilty;
+  const share = guilty
+    ? ` (${Math.round(guilty.share * 100)} % of it by ${guilty.id === null ? 'the camera' : `the ${guilty.part} ${guilty.id}`})`
     : '';
   const seen = picture ? [`  The picture ${picture.verdict}${share}`] : [];
   const head = `${piece} ${ok ? 'closes' : 'does not close'}: ${state.findings.length} parts compared, ${wrong.length} of them open`;

@@ -32,9 +32,10 @@ const HELP = {
   --channels LIST  of EXR: depth, normal, motion, line, mattes
   --pattern NAME   of pictures: # is a digit of the number; --count-from N for the lap's first
   --lines          its drawn lines alone, white on black`,
-  check: `isomorph check <piece.isomorph.json|.zip|demo:NAME> [--pictures] [--json]
+  check: `isomorph check <piece.isomorph.json|.zip|demo:NAME> [--pictures] [--final] [--json]
   Compares both sides of the seam. Exit code 1 when the lap does not close.
-  --pictures      also renders the lap and compares neighbouring frames
+  --pictures      also renders the lap small and compares neighbouring frames
+  --final         the same with frames as they will be delivered: slower, and sees more
   --json          the whole report, for programs`,
   batch: `isomorph batch <list.json> [--resume]
   Renders one delivery after another. The list is JSON: objects with "piece", "out" and the options of render by their names, as in
@@ -71,7 +72,7 @@ const options = {
     lines: { type: 'boolean' },
     resume: { type: 'boolean' },
   },
-  check: { pictures: { type: 'boolean' }, json: { type: 'boolean' } },
+  check: { pictures: { type: 'boolean' }, final: { type: 'boolean' }, json: { type: 'boolean' } },
   batch: { resume: { type: 'boolean' } },
 };
 
@@ -185,7 +186,11 @@ async function main([command, ...rest]) {
   const file = pieceFile(parsed.positionals[0]);
   process.exitCode =
     command === 'check'
-      ? await check(file, { pictures: parsed.values.pictures === true, json: parsed.values.json === true })
+      ? await check(file, {
+          pictures: parsed.values.pictures === true,
+          final: parsed.values.final === true,
+          json: parsed.values.json === true,
+        })
       : await render(file, { ...parsed.values, out: textOf(parsed, 'out') ?? '' });
 }
 

@@ -183,6 +183,25 @@ test('what must close snaps to legal steps, and the pictures of the lap are judg
   await page.getByRole('button', { name: 'Check the pictures' }).click();
   await expect(page.getByText(/join .* score/)).toBeVisible({ timeout: 180_000 });
   await expect(page.getByLabel(/^Neighbour differences; the join is/)).toBeVisible();
+  await expect(page.getByRole('article', { name: 'What the pictures say' })).toContainText('The pictures close');
+  // two frames in the picture's place
+  await page.getByRole('button', { name: 'Difference', exact: true }).click();
+  const join = page.getByRole('group', { name: 'Last and first frame' });
+  await expect(join.getByRole('status')).toHaveText(/up to \d+ code values? apart/, { timeout: 60_000 });
+  await page.getByRole('button', { name: 'Which frames' }).click();
+  await page.getByRole('option', { name: 'First frame, and a lap later' }).click();
+  await expect(
+    page.getByRole('group', { name: 'First frame, and a lap later' }).getByRole('status'),
+  ).toHaveText(/the same|apart/, { timeout: 60_000 });
+  await page.getByRole('button', { name: 'Show the piece' }).click();
+  await expect(join).toHaveCount(0);
+  // the slow check goes on while another step is shown
+  await page.getByRole('article', { name: 'At final quality' }).getByRole('button', { name: 'Check' }).click();
+  await step(page, 'Look').click();
+  await step(page, 'Seam').click();
+  await expect(page.getByRole('progressbar', { name: 'Comparing frames at final quality' })).toBeVisible();
+  await page.getByRole('article', { name: 'At final quality' }).getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('progressbar', { name: 'Comparing frames at final quality' })).toHaveCount(0);
 });
 
 test('a file may hold a fault: it is kept, found and mended', async ({ page }) => {
@@ -202,6 +221,11 @@ test('a file may hold a fault: it is kept, found and mended', async ({ page }) =
   await step(page, 'Seam').click();
   await expect(page.getByRole('heading', { name: 'The join shows' })).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText('Wind 0.2 per lap instead')).toBeVisible();
+  await page.getByRole('button', { name: 'Lengthen' }).first().click();
+  await expect(page.getByRole('heading', { name: 'The lap closes' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('button', { name: /^Lap and frame/ })).toContainText('1750 f');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('heading', { name: 'The join shows' })).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Repair' }).first().click();
   await expect(page.getByRole('heading', { name: 'The lap closes' })).toBeVisible({ timeout: 60_000 });
 });

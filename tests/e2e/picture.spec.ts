@@ -332,11 +332,11 @@ test('the picture report sees planted faults', async ({ page }) => {
     verdict: 'jumps',
     ok: false,
     // all layers are elsewhere, and the frames are most of what is seen
-    guilty: { layerId: 'frames' },
+    guilty: { part: 'layer', id: 'frames' },
   });
   expect(
     await report(short((piece) => Object.assign(piece.flight, { yaw: { law: 'wound', start: 0, perLap: 12 } }))),
-  ).toMatchObject({ verdict: 'jumps', guilty: { layerId: null } });
+  ).toMatchObject({ verdict: 'jumps', guilty: { part: 'camera' } });
   expect(
     await report(
       short((piece) => {
@@ -344,7 +344,7 @@ test('the picture report sees planted faults', async ({ page }) => {
         Object.assign(motes.treatments[0], { cycles: 2.5 });
       }),
     ),
-  ).toMatchObject({ verdict: 'jumps', ok: false, guilty: { layerId: 'motes' } });
+  ).toMatchObject({ verdict: 'jumps', ok: false, guilty: { id: 'motes' } });
   // one small thing in a corner that pops on the first frame, among all that moves
   const popped = await report(
     short((piece) => {
@@ -356,7 +356,7 @@ test('the picture report sees planted faults', async ({ page }) => {
       for (const layer of piece.layers) if (layer.kind === 'tunnel' || layer.kind === 'figure') layer.hidden = true;
     }),
   );
-  expect(popped).toMatchObject({ verdict: 'jumps', guilty: { layerId: 'pop' } });
+  expect(popped).toMatchObject({ verdict: 'jumps', guilty: { id: 'pop' } });
   expect(popped.guilty?.share).toBeGreaterThan(0.7);
   const [column, row, columns, rows] = popped.worstBlock;
   expect(column).toBeLessThan(columns / 3);

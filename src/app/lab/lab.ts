@@ -12,6 +12,7 @@ import { unpacked } from '../../files/packing';
 import { keepFile } from '../../files/shelf';
 import { takeIn } from '../../files/taken';
 import { proxy, startEngine } from '../../engine/client';
+import { seamSize } from '../../engine/seam/quality';
 import type { Piece } from '../../core/piece/schema';
 import { contentKey, STRIP_COLUMNS, STRIP_FRAMES, STRIP_WIDTH, stripHeight } from '../shell/strip';
 import { PROGRAM, startExport, type ExportProgress, type Keeping } from '../../export/client';
@@ -64,6 +65,7 @@ const lab = {
     await takeIn(missingFiles(piece));
     return missingFiles(piece).map(({ ref }) => ref.name);
   },
+  seamSize,
   async stateReport(piece: Piece) {
     await takeIn(missingFiles(piece));
     await measureJoinsOf(piece);

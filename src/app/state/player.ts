@@ -16,6 +16,8 @@ const MEASUREMENTS = [
   'levels',
   'other',
   'pictures',
+  'finalPictures',
+  'join',
 ] as const;
 export type Measurement = (typeof MEASUREMENTS)[number];
 

@@ -66,12 +66,14 @@ export const airFields = {
   }),
   mistAside: number(0, {
     label: 'Drifts aside',
+    perLap: true,
     ...drift,
     hint: 'About how far it drifts to the right in a lap: each of its waves moves on by whole ones.',
   }),
-  mistAhead: number(0, { label: 'Drifts ahead', ...drift, hint: 'The same, ahead.' }),
+  mistAhead: number(0, { label: 'Drifts ahead', perLap: true, ...drift, hint: 'The same, ahead.' }),
   mistEvolves: integer(1, {
     label: 'Evolves',
+    perLap: true,
     unit: 'cycles a lap',
     min: 0,
     max: 16,

@@ -34,6 +34,13 @@ export interface Info {
   exposes?: boolean;
   /** a count of frames: it keeps its share of the lap when the lap is given other frames */
   retimes?: boolean;
+  /** how often or how far something goes in a lap: so many laps in one have so many times as much */
+  perLap?: boolean;
+  /**
+   * A frame of the lap on which something begins or ends, of which a longer lap has one for each that it holds: by more of the
+   * same in its list, where that is so (always, never, or where the condition holds).
+   */
+  moment?: boolean | Condition;
   /** what dragging in the map changes it */
   drags?: Drag;
   min?: number;
@@ -59,6 +66,8 @@ export interface Info {
   reaches?: boolean;
   /** what it does is summed up over the lap, so that a jump of it is none of what is seen */
   summed?: boolean;
+  /** it is shown in whole steps, as digits are: it jumps all the lap */
+  counts?: boolean;
 }
 
 export type ControlName =

@@ -61,6 +61,7 @@ export const patchField = (initial: number): Field<number> =>
 export const patchCyclesField = (): Field<number> =>
   integer(2, {
     label: 'Evolves',
+    perLap: true,
     unit: 'cycles per lap',
     min: 1,
     max: 64,

@@ -122,6 +122,7 @@ const linesForm = (strokes: { unit: string; comfort: number }) =>
     }),
     cycles: integer(0, {
       label: 'Redrawn',
+      perLap: true,
       unit: 'cycles per lap',
       min: 0,
       max: 64,

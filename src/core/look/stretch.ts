@@ -32,9 +32,10 @@ export function stretchFields(field: string, group: Heading) {
     ...{ min: 0, max: 100_000, comfort: 240, decimals: 0, kept: true, group, when: { field, is: ['stretch'] } },
   };
   return {
-    from: number(0, { label: 'From', ...frames, hint: 'Frame of the lap on which it comes on.' }),
+    from: number(0, { label: 'From', moment: true, ...frames, hint: 'Frame of the lap on which it comes on.' }),
     to: number(60, {
       label: 'Up to',
+      moment: true,
       ...frames,
       hint: 'Frame on which it is off again; earlier than the first, it is on across the seam.',
     }),

@@ -1,5 +1,7 @@
 import type { Tone } from '../look/effects/tone/tone';
 import { stateReport } from './report';
+import { randomPiece } from '../../../tests/randomPieces';
+import { ROUTES } from '../flight/routes/kinds';
 import { handFields } from '../flight/handFields';
 import { layerElements } from '../world/layers';
 import fc from 'fast-check';
@@ -98,6 +100,18 @@ describe('random pieces', () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  it('two hundred that are put together by chance of presets, routes, rigs and chains close', () => {
+    const open: string[] = [];
+    const routes = new Set<string>();
+    for (let seed = 0; seed < 200; seed++) {
+      const piece = randomPiece(seed);
+      routes.add(piece.flight.route.kind);
+      for (const { ok, subject, says } of stateReport(piece).findings) if (!ok) open.push(`${seed}: ${subject} ${says}`);
+    }
+    expect(open).toEqual([]);
+    expect(routes.size).toBe(ROUTES.names.length);
   });
 
   it('the camera one lap on is the camera carried by the scene’s symmetry', () => {

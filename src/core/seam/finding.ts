@@ -1,4 +1,4 @@
-/** A change of one field of the piece that mends a finding. */
+/** A change of one field of the piece, or of all of it (a path of nothing), that mends a finding. */
 export interface Repair {
   says: string;
   path: readonly (string | number)[];
@@ -17,6 +17,8 @@ export interface Finding {
   slopeGap: number;
   says: string;
   repair: Repair | null;
+  /** what mends it otherwise, leaving what it does as it is: a longer lap */
+  instead?: Repair | null;
 }
 
 /** A ten-thousandth of the extent: invisible, and well above what lens and curve tables round. */

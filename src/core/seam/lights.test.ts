@@ -79,9 +79,13 @@ describe('how lights close', () => {
       { id: 'b', at: 0.5, value: 2, ease: 'linear' },
     ];
     const jerk = newLight('point', 'a', { aside: { law: 'keyed', keys } });
-    const [finding] = found(piece([jerk], { kind: 'keys' }));
+    const p = piece([jerk], { kind: 'keys' });
+    const [finding] = found(p);
     expect(finding.ok).toBe(false);
     expect(finding.says).toMatch(/speed/);
+    expect(finding.repair?.path).toEqual(['look', 'lights', 0, 'aside']);
+    const mended = setAt(p, finding.repair?.path ?? [], finding.repair?.value);
+    expect(found(mended)[0].ok).toBe(true);
   });
 
   it('where nothing is made of anything, no light is looked at', () => {

@@ -5,6 +5,7 @@ import { rotate, scale, type Vec3 } from '../space/vector';
 import { hungOnCamera } from '../world/lightMoves';
 import { lightRows, lightSlots, type LightRow } from '../world/lights';
 import { smallest, SLOPE_TOLERANCE, TOLERANCE, type Finding, type Repair } from './finding';
+import { matchSlopes } from './slopes';
 import { applySymmetry, symmetryRotation, type Symmetry } from './symmetry';
 
 /** Hung on the camera it closes whatever is done with that. */
@@ -83,7 +84,15 @@ export function lightFindings(piece: Piece, g: Symmetry): Finding[] {
     const slopeGap = gap < TOLERANCE ? smallest(slopeGapOver) : 0;
     const ok = gap < TOLERANCE && slopeGap < SLOPE_TOLERANCE;
     const hangs = (light as Partial<Hanging>).hangs ?? null;
-    const repair = !ok && gap >= TOLERANCE && hangs === 'world' && g.turns !== 0 ? onCamera(piece, light) : null;
+    const repair = ok
+      ? null
+      : gap < TOLERANCE
+        ? matchSlopes(piece, ['look', 'lights', piece.look.lights.indexOf(light)], (mended) =>
+            lightFindings(mended, g).some((one) => one.id === `light:${light.id}` && one.ok),
+          )
+        : hangs === 'world' && g.turns !== 0
+          ? onCamera(piece, light)
+          : null;
     return {
       id: `light:${light.id}`,
       subject: lightName(light),

@@ -4,6 +4,7 @@ import { hash4, unitFrom } from '../random/hash';
 import type { Vec3 } from '../space/vector';
 import { cameraPose } from '../world/camera';
 import { smallest, SLOPE_TOLERANCE, TOLERANCE, type Finding, type Repair } from './finding';
+import { matchSlopes } from './slopes';
 import { applySymmetry, type Symmetry } from './symmetry';
 
 /** Places at which both sides of the seam are compared. */
@@ -55,7 +56,14 @@ export function mistFindings(piece: Piece, g: Symmetry): Finding[] {
       gap,
       slopeGap,
       says: ok ? okWords(look.mistPatches !== 0, g) : openWords(gap),
-      repair: !ok && g.turns !== 0 && gap >= TOLERANCE ? even() : null,
+      repair:
+        gap < TOLERANCE
+          ? ok
+            ? null
+            : matchSlopes(piece, ['look'], (mended) => mistFindings(mended, g).every((one) => one.ok))
+          : g.turns !== 0
+            ? even()
+            : null,
     },
   ];
 }

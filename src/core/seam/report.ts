@@ -1,5 +1,6 @@
 import type { Piece } from '../piece/schema';
 import { cameraFinding } from './camera';
+import { courseFindings } from './courses';
 import { TOLERANCE, type Finding } from './finding';
 import { layerFinding, shownFindings } from './layers';
 import { lightFindings } from './lights';
@@ -32,5 +33,8 @@ export function stateReport(piece: Piece): StateReport {
     ...mistFindings(piece, g),
     ...valueFindings(piece),
   ];
+  // what a layer that breaks off has it from is named with the layer
+  const named = new Set(findings.filter(({ ok }) => !ok).map(({ layerId }) => layerId));
+  findings.push(...courseFindings(piece).filter(({ layerId }) => layerId === null || !named.has(layerId)));
   return { ok: findings.every((finding) => finding.ok), symmetry: g, tolerance: TOLERANCE, findings };
 }

@@ -1,5 +1,6 @@
 import { isShown } from '../forms';
 import { animatedIn, heldBy, mixedIn, type Part } from '../forms/walk';
+import { lengthened } from '../piece/lengthen';
 import { setAt } from '../piece/paths';
 import { partsOfPiece, type Piece } from '../piece/schema';
 import { closes, evaluateAnimated, snapAnimated, type Animated } from '../time/animated';
@@ -25,22 +26,22 @@ interface Place {
 const wholeGap = (n: number): number => Math.abs(n - Math.round(n));
 
 /** The layer a part belongs to. */
-const layerIdOf = (piece: Piece, { path: [room, index] }: Part): string | null =>
+export const layerIdOf = (piece: Piece, { path: [room, index] }: Part): string | null =>
   room === 'layers' ? piece.layers[Number(index)].id : null;
 
 /** What a value is called. */
-const subjectOf = ({ words }: Part, label: string): string => [...words, label.toLowerCase()].join(', ');
+export const subjectOf = ({ words }: Part, label: string): string => [...words, label.toLowerCase()].join(', ');
 
 /** The piece with every value that does not close brought to the nearest that does. */
 export function mendValues(piece: Piece): Piece {
-  return valueFindings(piece).reduce(
+  return openValues(piece).reduce(
     (mended, { repair }) => (repair ? setAt(mended, repair.path, repair.value) : mended),
     piece,
   );
 }
 
 /** Whether a part is in use, given what it is a part of. */
-function isUsed({ above, path, value }: Part): boolean {
+export function isUsed({ above, path, value }: Part): boolean {
   if (!above) return true;
   const name = path[above.path.length];
   const control = above.form.fields[name].control;
@@ -82,6 +83,31 @@ export const movingPlaces = (piece: Piece): Place[] =>
 
 /** What is said of everything in a piece that does not close, with what would mend it. */
 export function valueFindings(piece: Piece): Finding[] {
+  const findings = openValues(piece);
+  return findings.length === 0 ? findings : withLonger(piece, findings);
+}
+
+/** Most laps that one may be lengthened to. */
+const MOST_LAPS = 8;
+
+/** Findings with the longer lap in which they close, where there is one: the same for as many as may be. */
+function withLonger(piece: Piece, findings: readonly Finding[]): Finding[] {
+  const longer = Array.from({ length: MOST_LAPS - 1 }, (_, i) => {
+    const mended = lengthened(piece, i + 2);
+    const open = new Set(mended ? openValues(mended).map(({ id }) => id) : findings.map(({ id }) => id));
+    return { laps: i + 2, mended, open };
+  });
+  return findings.map((finding) => {
+    const closing = longer.filter(({ open }) => !open.has(finding.id));
+    const [best] = [...closing].sort((a, b) => a.open.size - b.open.size || a.laps - b.laps);
+    if (!best?.mended) return { ...finding, instead: null };
+    const { frames } = best.mended.lap;
+    const says = `Or make ${best.laps} laps one, of ${frames} frames: then it comes out whole`;
+    return { ...finding, instead: { says, path: [], value: best.mended } };
+  });
+}
+
+function openValues(piece: Piece): Finding[] {
   const open = movingPlaces(piece)
     .filter(({ closed }) => !closed)
     .map((place): Finding => {

@@ -38,6 +38,7 @@ const ClipForm = form({
   }),
   times: integer(0, {
     label: 'Plays',
+    perLap: true,
     unit: 'times a lap',
     min: 0,
     max: 1000,

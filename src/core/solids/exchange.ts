@@ -26,9 +26,10 @@ export const ExchangeForm = form({
   id: stored(z.string().min(1).max(64)),
   body: choice('sphere', solidWords, { label: 'Body', hint: 'What is shown in the place of the layer’s own body.' }),
   ...modelFields({ field: 'body', is: ['model'] }),
-  from: integer(60, { label: 'From', ...frames, hint: 'First frame that shows it.' }),
+  from: integer(60, { label: 'From', moment: true, ...frames, hint: 'First frame that shows it.' }),
   to: integer(120, {
     label: 'Up to',
+    moment: true,
     ...frames,
     hint: 'First frame that shows it no more; earlier than the one before, it stays across the seam.',
   }),

@@ -24,9 +24,21 @@ export interface SolidShape {
 /** Which axis of a model is up: as its file says or is guessed, or as is said here. */
 export type ModelUp = 'file' | 'y' | 'z' | 'x';
 
+/** A star of four points: what an outline is at first. */
+export const PLAIN_OUTLINE: Outline = [
+  [0, 0.5],
+  [0.14, 0.14],
+  [0.5, 0],
+  [0.14, -0.14],
+  [0, -0.5],
+  [-0.14, -0.14],
+  [-0.5, 0],
+  [-0.14, 0.14],
+];
+
 /** What bodies are where nothing is said of them but their kind. */
 export const PLAIN_SHAPE: SolidShape = {
-  ...{ outline: [], sides: 6, bevel: 0.06, thickness: 0.18, detail: 4, wide: 1, high: 1, deep: 1 },
+  ...{ outline: PLAIN_OUTLINE, sides: 6, bevel: 0.06, thickness: 0.18, detail: 4, wide: 1, high: 1, deep: 1 },
   ...{ model: null, modelUp: 'file' },
 };
 

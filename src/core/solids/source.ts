@@ -6,7 +6,7 @@ import { ExchangeForm, exchangeWords, modelFields } from './exchange';
 import type { Mesh } from './mesh';
 import { MODELS } from './models/model';
 import { broken } from './pieces';
-import type { SolidShape } from './solid';
+import { PLAIN_OUTLINE, type SolidShape } from './solid';
 import { solidMesh, solidOf, solidsWith, solidWords, type SolidKind } from './solids';
 
 export type SourceName = SolidKind;
@@ -22,16 +22,7 @@ export const sourceFields = {
   model: grouped(ofModel.model, group),
   modelUp: grouped(ofModel.up, group),
   outline: outline(
-    [
-      [0, 0.5],
-      [0.14, 0.14],
-      [0.5, 0],
-      [0.14, -0.14],
-      [0, -0.5],
-      [-0.14, -0.14],
-      [-0.5, 0],
-      [-0.14, 0.14],
-    ],
+    PLAIN_OUTLINE,
     {
       label: 'Outline',
       group,

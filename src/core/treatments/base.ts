@@ -67,6 +67,7 @@ export const treatmentReach = {
   }),
   reachCycles: integer(1, {
     label: 'Evolves',
+    perLap: true,
     unit: 'cycles per lap',
     min: 1,
     max: 64,

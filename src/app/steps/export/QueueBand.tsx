@@ -4,15 +4,10 @@ import { formatOf } from '../../../core/deliveries/formats';
 import type { Job } from '../../../export/queue';
 import { BandHead } from '../../parts/BandHead';
 import { Button } from '../../parts/Button';
+import { duration } from '../../parts/duration';
 import { Progress } from '../../parts/Progress';
 import { canSaveFolder, queue, saveJob, saveJobFolder, seen, useJobs } from './jobs';
 import styles from './Export.module.css';
-
-const duration = (seconds: number): string => {
-  const s = Math.ceil(seconds);
-  if (s >= 5400) return `${Math.floor(s / 3600)} h ${String(Math.floor((s % 3600) / 60)).padStart(2, '0')} min`;
-  return s >= 90 ? `${Math.floor(s / 60)} min ${String(s % 60).padStart(2, '0')} s` : `${s} s`;
-};
 
 /** What is being rendered, what waits, and what reading the finished files back found. */
 export function QueueBand() {

@@ -1,12 +1,14 @@
-import type { Piece } from '../../../core/piece/schema';
-import type { Finding } from '../../../core/seam/finding';
-import type { PictureReport } from '../../../engine/protocol';
+import type { Finding, Repair } from '../../../core/seam/finding';
 import { useEffect } from 'react';
 import { Button } from '../../parts/Button';
 import { CardsHead } from '../../parts/CardsHead';
+import { ChoiceField } from '../../parts/ChoiceField';
+import { duration } from '../../parts/duration';
 import { Progress } from '../../parts/Progress';
 import { bench, useBench, usePiece } from '../../state/bench';
 import { checkPictures, checkState, stopPictures, useSeam } from './check';
+import { JOIN_PAIRS, JOIN_VIEWS, useJoin, type JoinPair, type JoinView } from './join';
+import { PictureCard } from './PictureCard';
 import styles from './Seam.module.css';
 
 export { SeamBand } from './SeamBand';
@@ -16,14 +18,16 @@ const REST_MS = 250;
 /** What meets at the seam, what does not, and how to mend it. */
 export function SeamCards() {
   const piece = usePiece();
-  const acrossSeam = useBench((state) => state.acrossSeam);
-  const { state, of, pictures, progress, failed } = useSeam();
+  const { state, of, pictures, running, failed } = useSeam();
   useEffect(() => {
     const timer = setTimeout(() => void checkState(piece), REST_MS);
     return () => clearTimeout(timer);
   }, [piece]);
   const fresh = of === piece;
-  const open = state?.findings.filter(({ ok }) => !ok) ?? [];
+  // what can be mended at once goes before what follows from it
+  const open = (state?.findings.filter(({ ok }) => !ok) ?? []).sort(
+    (a, b) => Number(b.repair !== null) - Number(a.repair !== null),
+  );
   const closed = state?.findings.filter(({ ok }) => ok) ?? [];
   const pictureFails = pictures !== null && pictures.of === piece && !pictures.report.ok;
   const closes = state?.ok && !pictureFails;
@@ -38,18 +42,20 @@ export function SeamCards() {
           </>
         }
       >
-        {progress === null ? (
-          <Button onPress={() => void checkPictures(piece)}>Check the pictures</Button>
+        {running.small ? (
+          <Button onPress={() => stopPictures('small')}>Cancel</Button>
         ) : (
-          <Button onPress={stopPictures}>Cancel</Button>
+          <Button onPress={() => void checkPictures(piece)}>Check the pictures</Button>
         )}
       </CardsHead>
       {failed ? <p className={styles.failed}>The join could not be checked: {failed}</p> : null}
-      {progress === null ? null : <Progress label="Comparing frames" share={progress} />}
+      {running.small ? <Progress label="Comparing frames" share={running.small.share} /> : null}
       {open.map((finding) => (
         <FindingCard key={finding.id} finding={finding} />
       ))}
-      {pictureFails ? <PictureCard report={pictures.report} /> : null}
+      {pictures !== null && pictures.of === piece ? (
+        <PictureCard report={pictures.report} quality={pictures.quality} />
+      ) : null}
       {closed.length > 0 ? (
         <article className={styles.card}>
           <h3>Close exactly</h3>
@@ -65,19 +71,14 @@ export function SeamCards() {
           </ul>
         </article>
       ) : null}
-      <article className={styles.card}>
-        <h3>See for yourself</h3>
-        <p>Repeats the last and the first half second until the join is either plain to see or cannot be found.</p>
-        <Button pressed={acrossSeam} onPress={() => bench.patch({ acrossSeam: !acrossSeam, playing: true })}>
-          Play across the seam
-        </Button>
-      </article>
+      <LooksCard />
+      <FinalCard />
     </>
   );
 }
 
 function FindingCard({ finding }: { finding: Finding }) {
-  const { subject, says, gap, slopeGap, repair, layerId } = finding;
+  const { subject, says, gap, slopeGap, repair, instead = null, layerId } = finding;
   const jump = gap > 1e-3;
   return (
     <article className={`${styles.card} ${styles.open}`}>
@@ -94,16 +95,11 @@ function FindingCard({ finding }: { finding: Finding }) {
         </span>
         <span className={styles.score}>{gapWords(Math.max(gap, slopeGap))}</span>
       </div>
-      {repair ? (
+      {repair ? <RepairRow repair={repair} /> : null}
+      {instead ? <RepairRow repair={instead} plain={repair !== null} /> : null}
+      {!repair && !instead && layerId ? (
         <div className={styles.repair}>
-          <span>{repair.says}</span>
-          <Button kind="accent" onPress={() => bench.set(repair.path, repair.value)}>
-            Repair
-          </Button>
-        </div>
-      ) : layerId ? (
-        <div className={styles.repair}>
-          <span>Its own values are named above; mend those first.</span>
+          <span>Mend its own values first.</span>
           <Button onPress={() => bench.patch({ step: 'build', open: layerId })}>Show the layer</Button>
         </div>
       ) : null}
@@ -111,43 +107,103 @@ function FindingCard({ finding }: { finding: Finding }) {
   );
 }
 
-/** What is said of what makes most of a jump. */
-function guiltWords(piece: Piece, { verdict, guilty, excess }: PictureReport): string | null {
-  if (verdict !== 'jumps') return null;
-  if (!guilty)
-    return 'No layer makes most of it by itself: look at lights, effects, and what all of them have in common.';
-  if (guilty.layerId === null) return 'The camera does, which moves everything.';
-  const name = piece.layers.find(({ id }) => id === guilty.layerId)?.name ?? 'A layer';
-  const where = excess.of === 'block' ? 'in the block that is marked in the picture' : 'all over the picture';
-  return `${name} makes ${Math.round(guilty.share * 100)} % of it, ${where}.`;
+/** One press that mends something. */
+function RepairRow({ repair: { says, path, value }, plain = false }: { repair: Repair; plain?: boolean }) {
+  return (
+    <div className={styles.repair}>
+      <span>{says}</span>
+      <Button kind={plain ? 'plain' : 'accent'} onPress={() => bench.set(path, value)}>
+        {plain ? 'Lengthen' : 'Repair'}
+      </Button>
+    </div>
+  );
 }
 
-function PictureCard({ report }: { report: PictureReport }) {
-  const piece = usePiece();
-  const { verdict, score, pace, guilty } = report;
-  const says = guiltWords(piece, report);
-  const layerId = guilty?.layerId ?? null;
+const TIMES = { '1': '1 ×', '2': '2 ×', '4': '4 ×', '8': '8 ×', '16': '16 ×', '32': '32 ×', '64': '64 ×' };
+
+/** Looking at the join with one's own eyes. */
+function LooksCard() {
+  const acrossSeam = useBench((state) => state.acrossSeam);
+  const { view, pair, times } = useJoin();
+  const show = (next: JoinView): void => {
+    useJoin.setState({ view: view === next ? null : next });
+    bench.patch({ playing: false });
+  };
   return (
-    <article className={`${styles.card} ${styles.open}`}>
-      <div className={styles.finding}>
-        <span />
-        <span>
-          <b>{verdict === 'jumps' ? 'The picture jumps at the join' : 'The picture stops at the join'}</b>
-          <small>
-            {verdict === 'jumps'
-              ? `the change there is ${Math.max(score, pace).toFixed(1)} times that of the frames around it`
-              : `it moves at ${Math.round(pace * 100)} % of the pace around it`}
-          </small>
-        </span>
+    <article className={`${styles.card} ${styles.looks}`} aria-label="See for yourself">
+      <h3>See for yourself</h3>
+      <div className={styles.row}>
+        <Button
+          pressed={acrossSeam}
+          onPress={() => {
+            useJoin.setState({ view: null });
+            bench.patch({ acrossSeam: !acrossSeam, playing: true });
+          }}
+        >
+          Play across the seam
+        </Button>
+        <small>the last and the first half second</small>
       </div>
-      {says ? (
-        <div className={styles.repair}>
-          <span>{says}</span>
-          {layerId === null ? null : (
-            <Button onPress={() => bench.patch({ step: 'build', open: layerId })}>Show the layer</Button>
-          )}
+      <div className={styles.row} role="group" aria-label="Two frames">
+        {(Object.keys(JOIN_VIEWS) as JoinView[]).map((name) => (
+          <Button key={name} pressed={view === name} onPress={() => show(name)}>
+            {JOIN_VIEWS[name]}
+          </Button>
+        ))}
+      </div>
+      {view ? (
+        <div className={styles.row}>
+          <span className={styles.wide}>
+            <ChoiceField
+              label="Which frames"
+              value={pair}
+              choices={JOIN_PAIRS}
+              onChange={(next) => useJoin.setState({ pair: next as JoinPair })}
+            />
+          </span>
+          {view === 'difference' ? (
+            <span className={styles.times}>
+              <ChoiceField
+                label="Differences blown up"
+                value={String(times)}
+                choices={TIMES}
+                onChange={(next) => useJoin.setState({ times: Number(next) })}
+              />
+            </span>
+          ) : null}
         </div>
       ) : null}
+    </article>
+  );
+}
+
+/** The same check with frames as they will be delivered, which takes its time and goes on meanwhile. */
+function FinalCard() {
+  const piece = usePiece();
+  const { final } = useSeam(({ running }) => running);
+  const left = final && final.share > 0.02 ? ((Date.now() - final.since) / 1000) * (1 / final.share - 1) : null;
+  return (
+    <article className={`${styles.card} ${styles.looks}`} aria-label="At final quality">
+      <h3>At final quality</h3>
+      {final ? (
+        <>
+          <Progress label="Comparing frames at final quality" share={final.share} />
+          <div className={styles.row}>
+            <small>
+              {Math.round(final.share * 100)} % of the lap{left === null ? '' : ` · about ${duration(left)} left`}
+            </small>
+            <Button onPress={() => stopPictures('final')}>Cancel</Button>
+          </div>
+        </>
+      ) : (
+        <div className={styles.row}>
+          <small>
+            The same with {piece.samples} {piece.samples === 1 ? 'pass' : 'passes'} and the size of the frame. It goes
+            on while you work.
+          </small>
+          <Button onPress={() => void checkPictures(piece, 'final')}>Check</Button>
+        </div>
+      )}
     </article>
   );
 }

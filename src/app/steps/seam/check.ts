@@ -4,16 +4,25 @@ import type { Piece } from '../../../core/piece/schema';
 import { troubleWords } from '../../../core/trouble';
 import { proxy } from '../../../engine/client';
 import type { PictureReport } from '../../../engine/protocol';
+import { seamSize, type Quality } from '../../../engine/seam/quality';
 import { say } from '../../state/notices';
-import { overtaken, player } from '../../state/player';
+import { overtaken, player, type Measurement } from '../../state/player';
+
+/** How far a check of the pictures has come. */
+interface Running {
+  share: number;
+  /** when it began, in milliseconds */
+  since: number;
+}
 
 interface SeamState {
   state: StateReport | null;
   /** the piece the state report is of */
   of: Piece | null;
-  pictures: { report: PictureReport; of: Piece } | null;
-  /** share of the lap compared, or null when nothing runs */
-  progress: number | null;
+  /** what was found last, and of which piece */
+  pictures: { report: PictureReport; of: Piece; quality: Quality } | null;
+  /** what goes on; it does so whatever step is shown, and while the piece is changed */
+  running: Partial<Record<Quality, Running>>;
   /** why the state report could not be made */
   failed: string | null;
 }
@@ -22,7 +31,7 @@ export const useSeam = create<SeamState>(() => ({
   state: null,
   of: null,
   pictures: null,
-  progress: null,
+  running: {},
   failed: null,
 }));
 
@@ -36,26 +45,33 @@ export async function checkState(piece: Piece): Promise<void> {
   }
 }
 
-/** Width the pictures are compared at: enough to see a single mote pop. */
-const WIDTH = 320;
+const LANE: Record<Quality, Measurement> = { small: 'pictures', final: 'finalPictures' };
 
-/** Draws the whole lap small and compares neighbouring frames. */
-export async function checkPictures(piece: Piece): Promise<void> {
-  const height = Math.max(16, Math.round((WIDTH * piece.frame.height) / piece.frame.width));
-  useSeam.setState({ progress: 0 });
+const tell = (quality: Quality, now: Running | undefined): void =>
+  useSeam.setState(({ running }) => {
+    const { [quality]: _, ...others } = running;
+    return { running: now ? { ...others, [quality]: now } : others };
+  });
+
+/** Draws the whole lap and compares neighbouring frames. */
+export async function checkPictures(piece: Piece, quality: Quality = 'small'): Promise<void> {
+  const since = Date.now();
+  tell(quality, { share: 0, since });
   try {
-    const report = await player.measure('pictures', (engine) =>
+    const report = await player.measure(LANE[quality], (engine) =>
       engine.seamPictures(
-        { piece, width: WIDTH, height, passes: 1 },
-        proxy((share: number) => useSeam.setState({ progress: share })),
+        { piece, ...seamSize(piece, quality) },
+        proxy((share: number) => tell(quality, { share, since })),
       ),
     );
-    useSeam.setState({ pictures: { report, of: piece } });
+    useSeam.setState({ pictures: { report, of: piece, quality } });
+    if (quality === 'final')
+      say(`${piece.name}, checked at final quality: ${report.ok ? 'it closes' : 'the join shows'}`);
   } catch (error) {
     if (!overtaken(error)) say(`The frames could not be compared: ${troubleWords(error)}`);
   } finally {
-    useSeam.setState({ progress: null });
+    tell(quality, undefined);
   }
 }
 
-export const stopPictures = (): void => player.stopMeasuring('pictures');
+export const stopPictures = (quality: Quality): void => player.stopMeasuring(LANE[quality]);

@@ -51,6 +51,7 @@ export const BackdropForm = form({
   }),
   cloudCycles: integer(1, {
     label: 'Bands move',
+    perLap: true,
     unit: 'cycles per lap',
     min: 1,
     max: 16,
@@ -72,6 +73,7 @@ export const BackdropForm = form({
   }),
   twinkle: integer(6, {
     label: 'Twinkle',
+    perLap: true,
     unit: 'per lap',
     min: 0,
     max: 256,

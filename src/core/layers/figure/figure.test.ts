@@ -10,6 +10,7 @@ import { sceneOfPiece } from '../../world/camera';
 import { elementIn } from '../../world/elements';
 import { layerElements, layerExtent, worldOf } from '../../world/layers';
 import type { Piece } from '../../piece/schema';
+import { solidWords } from '../../solids/solids';
 import { definitionOf, nameIn } from '../kinds';
 import { bonesOf } from './bones';
 import { figure } from './figure';
@@ -46,6 +47,13 @@ describe('a figure', () => {
         const [x, y, z] = cycle.places.subarray((sample * JOINTS + j) * 3, (sample * JOINTS + j) * 3 + 3);
         expect(apart(placeOf(elements, j), [x * scale, y * scale, z * scale])).toBeLessThan(1e-4);
       }
+    }
+  });
+
+  it('is drawn with bones of every kind that is offered', () => {
+    for (const bone of ['limb', ...Object.keys(solidWords)] as FigureLayer['bone'][]) {
+      const piece = pieceOf({ drawn: 'bodies', bone, model: bone === 'model' ? stockFile('Bollard') : null });
+      expect([bone, stateReport(piece).ok]).toEqual([bone, true]);
     }
   });
 

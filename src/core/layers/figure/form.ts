@@ -57,6 +57,7 @@ export const FigureForm = form({
   }),
   cycles: integer(0, {
     label: 'Times per lap',
+    perLap: true,
     min: 0,
     max: 200,
     comfort: 16,
@@ -74,6 +75,7 @@ export const FigureForm = form({
   ),
   tiles: integer(1, {
     label: 'Tiles per lap',
+    perLap: true,
     min: -50,
     max: 50,
     comfort: 4,

@@ -134,6 +134,7 @@ export const GroundForm = form({
   }),
   rippleCycles: integer(4, {
     label: 'Evolves',
+    perLap: true,
     unit: 'cycles per lap',
     min: 1,
     max: 64,

@@ -133,6 +133,7 @@ export const ImpossibleForm = form({
   }),
   rounds: number(1, {
     label: 'Rounds',
+    perLap: true,
     unit: 'per lap',
     min: -64,
     max: 64,

@@ -103,6 +103,7 @@ export const PlantsForm = form({
   }),
   gustCycles: integer(2, {
     label: 'Gusts',
+    perLap: true,
     unit: 'cycles per lap',
     min: 1,
     max: 64,

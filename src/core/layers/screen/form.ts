@@ -341,6 +341,7 @@ export const ScreenForm = form({
   }),
   lineRun: integer(0, {
     label: 'Run down',
+    perLap: true,
     unit: 'lines a lap',
     min: -10_000,
     max: 10_000,

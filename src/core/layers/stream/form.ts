@@ -110,6 +110,7 @@ export const StreamForm = form({
   }),
   circleTurns: integer(1, {
     label: 'Rounds',
+    perLap: true,
     unit: 'per lap',
     min: -64,
     max: 64,
@@ -156,6 +157,7 @@ export const StreamForm = form({
   ),
   times: integer(1, {
     label: 'Goes round it',
+    perLap: true,
     unit: 'times a lap',
     min: -16,
     max: 16,
@@ -172,6 +174,7 @@ export const StreamForm = form({
   }),
   rounds: integer(1, {
     label: 'Tiles',
+    perLap: true,
     unit: 'per lap',
     min: -64,
     max: 64,
@@ -315,6 +318,7 @@ export const StreamForm = form({
   }),
   whirlCycles: integer(2, {
     label: 'Evolves',
+    perLap: true,
     unit: 'cycles per lap',
     min: 1,
     max: 64,

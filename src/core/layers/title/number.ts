@@ -13,6 +13,7 @@ export const numberFields = {
     },
     {
       label: 'Value',
+      counts: true,
       group: words,
       min: 0,
       max: 1_000_000,

@@ -267,6 +267,7 @@ export const TunnelForm = form({
   ),
   wobbleCycles: integer(2, {
     label: 'Evolves',
+    perLap: true,
     unit: 'cycles per lap',
     min: 1,
     max: 64,

@@ -52,6 +52,7 @@ export const TURNED = {
 export const burstFields = {
   bursts: integer(3, {
     label: 'Bursts',
+    perLap: true,
     unit: 'per lap',
     min: 1,
     max: 500,

@@ -97,6 +97,7 @@ export const lyingFields = (patch: { own: number; metres: number; view: number; 
 export const evolving = (under: Heading, what: { evolves: string; runs: string }) => ({
   cycles: integer(2, {
     label: 'Evolves',
+    perLap: true,
     unit: 'cycles per lap',
     min: 0,
     max: 64,
@@ -106,6 +107,7 @@ export const evolving = (under: Heading, what: { evolves: string; runs: string }
   }),
   runs: integer(0, {
     label: 'Runs down',
+    perLap: true,
     unit: 'times per lap',
     min: -32,
     max: 32,

@@ -7,6 +7,8 @@ import type { TreatmentDefinition } from '../definition';
 import { appearKernel, type AppearValues } from './appear.gen';
 
 const group = heading('Appear');
+/** Several that are gone leave several stretches; several that are there leave none. */
+const gone = { field: 'how', is: ['gone'] };
 const frames = { ...FRAMES, min: 0, max: 100_000, comfort: 250, group };
 
 const AppearForm = form({
@@ -25,9 +27,10 @@ const AppearForm = form({
     { there: 'There, and not otherwise', gone: 'Gone, and there otherwise' },
     { label: 'In the stretch', group, hint: 'Several that are gone leave several stretches in which it is there.' },
   ),
-  from: integer(0, { label: 'From', ...frames, hint: 'Frame on which the first element comes, or goes.' }),
+  from: integer(0, { label: 'From', moment: gone, ...frames, hint: 'Frame on which the first element comes, or goes.' }),
   to: integer(120, {
     label: 'Up to',
+    moment: gone,
     ...frames,
     hint: 'Frame on which that is over for the first; earlier than the one before, it goes on across the seam.',
   }),

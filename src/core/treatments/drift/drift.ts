@@ -34,6 +34,7 @@ const DriftForm = form({
   }),
   cycles: number(3, {
     label: 'Evolves',
+    perLap: true,
     unit: 'cycles per lap',
     min: 0,
     max: 64,
@@ -80,6 +81,7 @@ const DriftForm = form({
   }),
   gatherCycles: number(1, {
     label: 'Shifts',
+    perLap: true,
     unit: 'cycles per lap',
     min: 0,
     max: 64,

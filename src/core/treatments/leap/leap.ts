@@ -21,9 +21,10 @@ const LeapForm = form({
     group,
     hint: '0: all are in their places. 1: they jump the whole way.',
   }),
-  begins: integer(12, { label: 'Begins', ...frames, hint: 'Frame on which the first element is there.' }),
+  begins: integer(12, { label: 'Begins', moment: false, ...frames, hint: 'Frame on which the first element is there.' }),
   leaves: integer(200, {
     label: 'Leaves',
+    moment: false,
     ...frames,
     hint: 'Frame on which the first is gone again; the same as the one before: each comes as it leaves.',
   }),

@@ -31,6 +31,7 @@ const PulseForm = form({
   by: choice('along', BY, { label: 'Beats', group, hint: 'Whether all beat at once or waves run through the layer.' }),
   beats: integer(2, {
     label: 'Beats',
+    perLap: true,
     unit: 'per lap',
     min: -256,
     max: 256,

@@ -18,6 +18,7 @@ const SnapForm = form({
   }),
   steps: integer(60, {
     label: 'Steps',
+    perLap: true,
     unit: 'per lap',
     min: 1,
     max: 10_000,

@@ -37,6 +37,7 @@ const WaveForm = form({
   }),
   beats: integer(2, {
     label: 'Beats',
+    perLap: true,
     unit: 'per lap',
     min: -256,
     max: 256,

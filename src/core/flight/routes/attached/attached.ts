@@ -1,5 +1,5 @@
 import { animated, flag, form, tag, type ValueOf } from '../../../forms';
-import { add, rotate, type Vec3 } from '../../../space/vector';
+import { add, length, rotate, subtract, type Vec3 } from '../../../space/vector';
 import { evaluateAnimated } from '../../../time/animated';
 import { target } from '../../target';
 import { OWN, STAYS, type RouteDefinition } from '../definition';
@@ -20,6 +20,9 @@ const AttachedForm = form({
 });
 export type AttachedRoute = ValueOf<typeof AttachedForm>;
 
+/** A share of the tile within which places are the same: elements are placed in numbers of 32 bits. */
+const SAME_PLACE = 1e-4;
+
 export const attached: RouteDefinition<AttachedRoute> = {
   kind: 'attached',
   label: 'Attached',
@@ -27,7 +30,13 @@ export const attached: RouteDefinition<AttachedRoute> = {
   form: AttachedForm,
   timed: true,
   begin: ({ carrier }) => ({ to: { on: 'element', aside: 0, above: 0, ahead: 6, layer: carrier, element: 0 } }),
-  travel: () => STAYS,
+  travel({ to }, { sight, tile }) {
+    const [was, will] = [sight(to, 0).position, sight(to, 1).position];
+    const advance = tile * Math.round((was[2] - will[2]) / tile);
+    // what carries it has gone ahead by whole tiles, and by nothing else: then so has the camera
+    const goes = advance !== 0 && length(subtract(add(will, [0, 0, advance]), was)) < SAME_PLACE * tile;
+    return goes ? { ...STAYS, advance } : STAYS;
+  },
   track(route, { sight }) {
     const at = (phase: number): Vec3 => {
       const { position, rotation } = sight(route.to, phase);

@@ -31,6 +31,7 @@ const CircuitForm = form({
   ),
   rounds: integer(1, {
     label: 'Rounds',
+    perLap: true,
     unit: 'per lap',
     min: -16,
     max: 16,

@@ -35,6 +35,7 @@ const OrbitForm = form({
   }),
   turnsPerLap: number(1, {
     label: 'Turns',
+    perLap: true,
     unit: 'turns per lap',
     min: -64,
     max: 64,

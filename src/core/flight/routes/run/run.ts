@@ -7,6 +7,7 @@ import { closesOnItself, STRAIGHT, type RouteShape } from '../../../elements/cou
 export const tilesFields = {
   tilesPerLap: number(1, {
     label: 'Travel',
+    perLap: true,
     unit: 'tiles per lap',
     min: -64,
     max: 64,

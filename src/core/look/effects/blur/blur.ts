@@ -55,6 +55,7 @@ const BlurForm = form({
   }),
   cycles: integer(2, {
     label: 'Patches change',
+    perLap: true,
     unit: 'per lap',
     ...{ min: 1, max: 1000, comfort: 12 },
     hint: 'The most whole cycles that any of them goes through in a lap.',

@@ -8,6 +8,7 @@ const FlashForm = form({
   kind: tag('flash'),
   beats: integer(4, {
     label: 'Beats',
+    perLap: true,
     unit: 'per lap',
     min: 1,
     max: 2000,

@@ -7,6 +7,7 @@ const SteppedForm = form({
   kind: tag('stepped'),
   steps: integer(1, {
     label: 'Pictures',
+    perLap: true,
     unit: 'per lap',
     min: 1,
     max: 100_000,

@@ -91,6 +91,7 @@ const SpotForm = form({
   }),
   maskRun: number(0, {
     label: 'Moves on by',
+    perLap: true,
     unit: 'steps a lap',
     min: -64,
     max: 64,

@@ -1,0 +1,100 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Piece } from '../../../core/piece/schema';
+import { troubleWords } from '../../../core/trouble';
+import { useBench, usePiece } from '../../state/bench';
+import { overtaken, player } from '../../state/player';
+import { differenceOf, mostApart, overlayOf } from './difference';
+import { framesOf, JOIN_PAIRS, useJoin, type JoinPair } from './join';
+import styles from './Seam.module.css';
+
+const REST_MS = 200;
+/** Each of two pictures that change places stays for so long: slower than what may hurt. */
+const BLINK_MS = 450;
+
+interface Pictures {
+  one: Uint8Array;
+  other: Uint8Array;
+  of: Piece;
+  pair: JoinPair;
+  width: number;
+  height: number;
+}
+
+/** Two frames of the piece without grain and dither, coarse first, then as good as finished ones. */
+function usePictures(piece: Piece | null, pair: JoinPair, size: { width: number; height: number }) {
+  const [pictures, setPictures] = useState<Pictures | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
+  const { width, height } = size;
+  useEffect(() => {
+    if (!piece || width < 16 || height < 16) return;
+    let live = true;
+    const draw = async (): Promise<void> => {
+      const [first, second] = framesOf(pair, piece.lap.frames);
+      // a lap later the points of the lens are others: through one of them both see the same
+      const rounds = pair === 'later' || piece.samples === 1 ? [1] : [1, piece.samples];
+      try {
+        for (const passes of rounds) {
+          const asked = { piece, width, height, passes, texture: false };
+          const found = await player.measure('join', async (engine) => ({
+            one: await engine.pixels({ ...asked, frameIndex: first }),
+            other: await engine.pixels({ ...asked, frameIndex: second }),
+          }));
+          if (!live) return;
+          setPictures({ ...found, of: piece, pair, width, height });
+          setFailed(null);
+        }
+      } catch (error) {
+        if (live && !overtaken(error)) setFailed(troubleWords(error));
+      }
+    };
+    const timer = setTimeout(() => void draw(), REST_MS);
+    return () => {
+      live = false;
+      clearTimeout(timer);
+    };
+  }, [piece, pair, width, height]);
+  const fresh = pictures && pictures.of === piece && pictures.pair === pair && pictures.width === width;
+  return { pictures: fresh ? pictures : null, failed };
+}
+
+/** Two frames in the picture's place, over one another, as their difference or one after the other, while the seam is looked at. */
+export function JoinPicture({ width, height, inset }: { width: number; height: number; inset: number }) {
+  const open = usePiece();
+  const { view, pair, times } = useJoin();
+  const looks = useBench((state) => state.step === 'seam') && view !== null;
+  const ratio = devicePixelRatio;
+  const size = { width: Math.round(width * ratio), height: Math.round(height * ratio) };
+  const { pictures, failed } = usePictures(looks ? open : null, pair, size);
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const context = canvas.current?.getContext('2d');
+    if (!context || !pictures || !looks) return;
+    const { one, other } = pictures;
+    const show = (bytes: Uint8Array | Uint8ClampedArray): void =>
+      context.putImageData(new ImageData(Uint8ClampedArray.from(bytes), pictures.width, pictures.height), 0, 0);
+    if (view === 'overlay') show(overlayOf(one, other));
+    if (view === 'difference') show(differenceOf(one, other, times));
+    if (view !== 'blink') return;
+    let second = false;
+    show(one);
+    const timer = setInterval(() => show((second = !second) ? other : one), BLINK_MS);
+    return () => clearInterval(timer);
+  }, [pictures, view, times, looks]);
+  if (!looks) return null;
+  const box = { left: inset, top: inset, width, height };
+  const most = pictures ? mostApart(pictures.one, pictures.other) : 0;
+  return (
+    <div className={styles.join} style={box} role="group" aria-label={JOIN_PAIRS[pair]}>
+      {pictures ? <canvas ref={canvas} width={pictures.width} height={pictures.height} /> : null}
+      <span className={styles.joinName} role="status">
+        {failed ?? (pictures ? `${JOIN_PAIRS[pair]}: ${apartWords(most)}` : `${JOIN_PAIRS[pair]}: being drawn`)}
+      </span>
+      <button className={styles.joinAway} onClick={() => useJoin.setState({ view: null })}>
+        Show the piece
+      </button>
+    </div>
+  );
+}
+
+const apartWords = (most: number): string =>
+  most === 0 ? 'the same, to the last bit' : `up to ${most} code ${most === 1 ? 'value' : 'values'} apart`;
