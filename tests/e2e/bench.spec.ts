@@ -190,9 +190,10 @@ test('what must close snaps to legal steps, and the pictures of the lap are judg
   await expect(join.getByRole('status')).toHaveText(/up to \d+ code values? apart/, { timeout: 60_000 });
   await page.getByRole('button', { name: 'Which frames' }).click();
   await page.getByRole('option', { name: 'First frame, and a lap later' }).click();
-  await expect(
-    page.getByRole('group', { name: 'First frame, and a lap later' }).getByRole('status'),
-  ).toHaveText(/the same|apart/, { timeout: 60_000 });
+  await expect(page.getByRole('group', { name: 'First frame, and a lap later' }).getByRole('status')).toHaveText(
+    /the same|apart/,
+    { timeout: 60_000 },
+  );
   await page.getByRole('button', { name: 'Show the piece' }).click();
   await expect(join).toHaveCount(0);
   // the slow check goes on while another step is shown

@@ -108,7 +108,8 @@ describe('random pieces', () => {
     for (let seed = 0; seed < 200; seed++) {
       const piece = randomPiece(seed);
       routes.add(piece.flight.route.kind);
-      for (const { ok, subject, says } of stateReport(piece).findings) if (!ok) open.push(`${seed}: ${subject} ${says}`);
+      for (const { ok, subject, says } of stateReport(piece).findings)
+        if (!ok) open.push(`${seed}: ${subject} ${says}`);
     }
     expect(open).toEqual([]);
     expect(routes.size).toBe(ROUTES.names.length);

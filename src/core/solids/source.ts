@@ -21,15 +21,12 @@ export const sourceFields = {
   source: choice('box', solidWords, { label: 'Body', group, hint: 'What is repeated.' }),
   model: grouped(ofModel.model, group),
   modelUp: grouped(ofModel.up, group),
-  outline: outline(
-    PLAIN_OUTLINE,
-    {
-      label: 'Outline',
-      group,
-      when: { field: 'source', is: solidsWith('outline') },
-      hint: 'Points of the outline that is given depth: drag them, double-click to add one or take one away.',
-    },
-  ),
+  outline: outline(PLAIN_OUTLINE, {
+    label: 'Outline',
+    group,
+    when: { field: 'source', is: solidsWith('outline') },
+    hint: 'Points of the outline that is given depth: drag them, double-click to add one or take one away.',
+  }),
   sides: integer(6, {
     label: 'Sides',
     min: 3,

@@ -36,8 +36,18 @@ export const cropFields = {
     { none: 'Not', across: 'Left to right', down: 'Upside down', both: 'Both ways', chance: 'By chance' },
     { label: 'Flipped', group: part, hint: 'How the picture is turned over on the panel.' },
   ),
-  runX: integer(0, { label: 'Runs left', perLap: true, ...run, hint: 'Whole picture widths that it moves to the left over a lap.' }),
-  runY: integer(0, { label: 'Runs up', perLap: true, ...run, hint: 'Whole picture heights that it moves up over a lap.' }),
+  runX: integer(0, {
+    label: 'Runs left',
+    perLap: true,
+    ...run,
+    hint: 'Whole picture widths that it moves to the left over a lap.',
+  }),
+  runY: integer(0, {
+    label: 'Runs up',
+    perLap: true,
+    ...run,
+    hint: 'Whole picture heights that it moves up over a lap.',
+  }),
   smooth: flag(true, {
     label: 'Smoothed',
     group: part,

@@ -27,7 +27,12 @@ const AppearForm = form({
     { there: 'There, and not otherwise', gone: 'Gone, and there otherwise' },
     { label: 'In the stretch', group, hint: 'Several that are gone leave several stretches in which it is there.' },
   ),
-  from: integer(0, { label: 'From', moment: gone, ...frames, hint: 'Frame on which the first element comes, or goes.' }),
+  from: integer(0, {
+    label: 'From',
+    moment: gone,
+    ...frames,
+    hint: 'Frame on which the first element comes, or goes.',
+  }),
   to: integer(120, {
     label: 'Up to',
     moment: gone,

@@ -21,7 +21,12 @@ const LeapForm = form({
     group,
     hint: '0: all are in their places. 1: they jump the whole way.',
   }),
-  begins: integer(12, { label: 'Begins', moment: false, ...frames, hint: 'Frame on which the first element is there.' }),
+  begins: integer(12, {
+    label: 'Begins',
+    moment: false,
+    ...frames,
+    hint: 'Frame on which the first element is there.',
+  }),
   leaves: integer(200, {
     label: 'Leaves',
     moment: false,
