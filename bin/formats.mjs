@@ -31,6 +31,7 @@ export const FORMATS = {
   ply: { kind: 'ply', endings: ['', 'zip'], film: false },
   camera: { kind: 'cameraGlb', endings: ['glb'], film: false },
   'camera-table': { kind: 'cameraCsv', endings: ['csv'], film: false },
+  routes: { kind: 'routes', endings: ['obj'], film: false },
 };
 
 /** Their names, as a sentence has them. */

@@ -69,6 +69,7 @@ const FIELDS = /** @type {const} */ ({
   light: ['light', String],
   rate: ['rate', String],
   megabits: ['megabits', Number],
+  'film-quality': ['filmQuality', Number],
   quality: ['pictureQuality', Number],
   laps: ['repeats', Number],
   every: ['every', Number],

@@ -22,7 +22,8 @@ const HELP = {
   --size WxH       pixels; the piece's own frame unless it is given
   --frames A-B     a part of the lap, or one frame; the whole lap unless it is given
   --samples N      1, 4, 16, 64 or 256 passes a frame; the piece's own unless it is given
-  --rate R         of video: proof, high, master, or own with --megabits N
+  --rate R         of video: proof, high, master, own with --megabits N,
+                   or quality with --film-quality 1 to 100
   --ten-bits       of video, where the format has them: webm
   --laps N         of video: 1 to 8 after one another
   --every N        of gif and webp: one frame of so many; --quality N of webp
@@ -62,6 +63,7 @@ const options = {
     light: { type: 'string' },
     rate: { type: 'string' },
     megabits: { type: 'string' },
+    'film-quality': { type: 'string' },
     quality: { type: 'string' },
     laps: { type: 'string' },
     every: { type: 'string' },

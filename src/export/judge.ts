@@ -1,4 +1,7 @@
+import { flashesIn, MOST_FLASHES } from '../core/judging/flashes';
+import { cellsOf, type FrameLevels } from '../core/judging/levels';
 import type { FrameFacts } from './codecs/codec';
+import { levelsFrom, strideOf } from './light';
 
 // What is to be said of the frames of a delivery besides that they are what was rendered.
 
@@ -23,21 +26,53 @@ function stretches(numbers: readonly number[]): string {
   return words.join(', ') + (runs.length > 3 ? ' …' : '');
 }
 
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+
+/** Of what is gone round in, how it flashes. @param size of a picture, in pixels; @param rate frames a second */
+function flashWords(levels: readonly FrameLevels[], { size: [width, height], rate }: Judged): string {
+  const stride = strideOf(width);
+  const { general, red, fails } = flashesIn(
+    levels,
+    ...cellsOf(Math.floor(width / stride), Math.floor(height / stride)),
+    rate,
+  );
+  const [sort, worst] = red.perSecondInThird > general.perSecondInThird ? ['red flashes', red] : ['flashes', general];
+  if (!fails)
+    return worst.perSecondInThird === 0
+      ? 'nothing flashes'
+      : `${sort} at most ${worst.perSecondInThird} times a second, within what is safe (${MOST_FLASHES})`;
+  const [times, where] =
+    fails === 'picture'
+      ? [worst.perSecond, 'over the picture']
+      : [worst.perSecondInThird, 'over a part of the picture'];
+  return `${sort} ${times} times a second ${where}, first at frame ${worst.frames[0]}: more than ${MOST_FLASHES} can hurt (WCAG 2.3.1)`;
+}
+
+/** What of a delivery its frames are judged by. */
+interface Judged {
+  /** they are a whole lap */
+  lap: boolean;
+  size: readonly [width: number, height: number];
+  /** frames a second */
+  rate: number;
+}
+
 /**
- * Sentences about frames: how bright they are, which are black or one picture while others are not, and, of a whole lap, whether the step from the last
- * to the first stands out. None of this is wrong by itself.
+ * Sentences about frames: how bright they are, how they flash, which are black or one picture while others are not, and, of a whole lap, whether the step
+ * from the last to the first stands out. None of this is wrong by itself.
  * @param frames their numbers in the lap
- * @param lap they are all of it
  */
-export function judgeFrames(facts: readonly FrameFacts[], frames: readonly number[], lap: boolean): string[] {
+export function judgeFrames(facts: readonly FrameFacts[], frames: readonly number[], judged: Judged): string[] {
+  const { lap } = judged;
   const shown = facts.filter(({ cells }) => cells.length > 0);
   if (shown.length === 0) return [];
-  const means = shown.map(({ cells }) => cells.reduce((sum, value) => sum + value, 0) / cells.length);
-  const percent = (value: number): string => `${Math.round((100 * value) / 255)} %`;
-  const peak = shown.reduce((most, { cells }) => Math.max(most, ...cells), 0);
+  const levels = shown.flatMap(({ light }) => (light ? [levelsFrom(light)] : []));
+  const mean = (of: (one: FrameLevels) => number): number =>
+    levels.reduce((sum, one) => sum + of(one), 0) / levels.length;
   const out = [
-    `level ${percent(means.reduce((sum, v) => sum + v, 0) / means.length)} on average, ${percent(peak)} at most`,
+    `level ${percent(mean(({ average }) => average))} on average, ${percent(Math.max(...levels.map(({ peak }) => peak)))} at most; ${percent(mean(({ light }) => light))} of full light`,
   ];
+  if (lap && levels.length > 3) out.push(flashWords(levels, judged));
   const count = (numbers: readonly number[]): string => (numbers.length === 1 ? 'frame' : 'frames');
   const black = frames.filter((_, i) => shown[i]?.cells.every((value) => value < BLACK));
   if (black.length > 0 && black.length < shown.length)

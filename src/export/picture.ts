@@ -1,6 +1,7 @@
 import { toLinear } from '../core/colour/colour';
 import type { Cut, Delivery } from '../core/deliveries/form';
 import type { GivenCamera, GivenWorld } from '../core/world/given';
+import type { GivenRoute } from '../core/world/givenRoutes';
 
 /** A rendered frame on its way to a file, top row first. */
 export interface Picture {
@@ -11,7 +12,7 @@ export interface Picture {
   /** RGBA, colours as they are over black: code values 0 … 1, or linear light; and the channels beside them */
   numbers: { rgba: Float32Array; channels: readonly NumberChannel[] } | null;
   /** what is given in place of a picture */
-  given?: { world: GivenWorld | null; camera: GivenCamera; aspect: number };
+  given?: { world: GivenWorld | null; camera: GivenCamera; routes: readonly GivenRoute[]; aspect: number };
 }
 
 /** Numbers of every pixel besides its colour. */

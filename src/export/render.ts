@@ -1,6 +1,7 @@
 import { crc32 } from '../formats/crc';
 import type { ExportCodec, Part, PartSink, Settings, Verified } from './codecs/codec';
 import { remainingSeconds } from './estimate';
+import { rateHz } from '../core/time/lap';
 import { judgeFrames } from './judge';
 import type { Kept, PartFacts } from './kept/kept';
 import type { Picture } from './picture';
@@ -81,7 +82,16 @@ export async function renderDelivery({ settings, codec, kept, draw, progress }: 
   const file = await codec.join(settings, parts, () => kept.whole());
   const all = inOrder.flatMap((own) => own.frames);
   const verified = await codec.verify(file, settings, all);
-  return { file, verified, remarks: judgeFrames(all, frames, settings.lap), found };
+  return {
+    file,
+    verified,
+    remarks: judgeFrames(all, frames, {
+      lap: settings.lap,
+      size: [settings.width, settings.height],
+      rate: rateHz(settings.rate),
+    }),
+    found,
+  };
 }
 
 async function encodePart(

@@ -1,4 +1,5 @@
 import type { FrameFacts } from './codecs/codec';
+import { lightOf } from './light';
 
 // What a file's pictures are compared with after it was written: traces taken of the frames as they were rendered.
 
@@ -56,6 +57,7 @@ const kept = (cells: Float32Array): number[] => Array.from(cells, (value) => Mat
 export const traceOf = (rgba: Uint8Array, width: number, height: number): FrameFacts => ({
   cells: kept(rgbaCells(rgba, width, height)),
   sum: sumOf(rgba),
+  light: lightOf((sample) => rgba[sample], width, height),
 });
 
 /** @param rgba code values 0 … 1, four a pixel, top row first; @param sum of its samples as they are written */
@@ -67,6 +69,7 @@ export const traceOfNumbers = (rgba: Float32Array, width: number, height: number
     }),
   ),
   sum,
+  light: lightOf((sample) => 255 * Math.min(1, Math.max(0, rgba[sample])) + 0.5, width, height),
 });
 
 /** A decoded picture's cells from its plane of luma in limited range, 16 … 235. @param by times as fine as that */

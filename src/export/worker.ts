@@ -5,6 +5,7 @@ import type { Piece } from '../core/piece/schema';
 import { missingFiles } from '../core/piece/files';
 import { framePhase, lapSeconds } from '../core/time/lap';
 import { givenCamera, givenWorld } from '../core/world/given';
+import { givenRoutes, type GivenRoute } from '../core/world/givenRoutes';
 import { linesAlone } from '../core/world/linesAlone';
 import { takeIn } from '../files/taken';
 import { startEngine } from '../engine/client';
@@ -38,13 +39,22 @@ const keptBy = async (keeping: Keeping): Promise<Kept> =>
 function givenBy(piece: Piece, { format, tiles, first }: Delivery): (frame: number) => Promise<Picture> {
   const { width, height } = piece.frame;
   const { frames, rate } = piece.lap;
+  let routes: GivenRoute[] | null = null;
   return async (frame) => {
     await takeIn(missingFiles(piece));
     const world =
       formatOf(format).takes.pixels === 'world' ? givenWorld(piece, framePhase(frame, frames), tiles) : null;
     const camera = givenCamera(piece, [frame]);
+    // the same at every frame
+    if (formatOf(format).takes.pixels === 'routes') routes ??= givenRoutes(piece);
     camera.times[0] = lapSeconds(frame - first, rate);
-    return { width, height, bytes: null, numbers: null, given: { world, camera, aspect: width / height } };
+    return {
+      width,
+      height,
+      bytes: null,
+      numbers: null,
+      given: { world, camera, routes: routes ?? [], aspect: width / height },
+    };
   };
 }
 

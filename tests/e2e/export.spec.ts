@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
@@ -99,6 +99,7 @@ test('a colour chart is within 3 code values in every format, as other programs 
     webm: [{ format: 'webm', rate: 'master' }, 'webm'],
     webmAv1: [{ format: 'webmAv1', rate: 'master' }, 'webm'],
     tenBits: [{ format: 'webm', tenBits: true, rate: 'master' }, 'webm'],
+    quality: [{ format: 'mp4Av1', rate: 'quality', filmQuality: 95 }, 'mp4'],
     prores422: [{ format: 'prores422' }, 'mov'],
     prores4444: [{ format: 'prores4444' }, 'mov'],
     hap: [{ format: 'hap' }, 'mov'],
@@ -158,6 +159,14 @@ test('video of other rates, several laps and at a data rate of one’s own is wh
   };
   expect(await probe('mp4', { repeats: 3 }, { num: 24000, den: 1001 })).toMatch(/^24000\/1001,90 3\.75/);
   expect(await probe('webm', { repeats: 2, rate: 'own', megabits: 1 }, { num: 50, den: 1 })).toMatch(/^50\/1,60 1\.2/);
+  // by quality each frame takes what it needs: the more is asked of it, the more
+  const sizes: number[] = [];
+  for (const filmQuality of [20, 60, 95]) {
+    await probe('webm', { rate: 'quality', filmQuality }, { num: 30, den: 1 });
+    sizes.push(statSync(join(folder, 'laps.webm')).size);
+  }
+  expect(sizes[1]).toBeGreaterThan(1.3 * sizes[0]);
+  expect(sizes[2]).toBeGreaterThan(1.3 * sizes[1]);
 });
 
 // ---- what outlives the page ----

@@ -12,7 +12,8 @@ import type { Piece } from '../../src/core/piece/schema';
 import { parsePiece } from '../../src/core/world/open';
 import { cameraCsv } from '../../src/formats/scene/csv';
 import { cameraGlb, worldGlb } from '../../src/formats/scene/glb';
-import { worldObj } from '../../src/formats/scene/obj';
+import { givenRoutes } from '../../src/core/world/givenRoutes';
+import { routesObj, worldObj } from '../../src/formats/scene/obj';
 import { pointsPly } from '../../src/formats/scene/ply';
 
 const DEMOS = readdirSync('demo').map((name) => name.replace('.isomorph.json', ''));
@@ -158,5 +159,47 @@ it('a camera as a table has a row a frame, and the numbers of the core', () => {
     expect(of('focal_mm')).toBeCloseTo(pose.focalMm, 9);
     expect(of('frame')).toBe(frames[i]);
     expect(of('seconds')).toBeCloseTo((frames[i] * piece.lap.rate.den) / piece.lap.rate.num, 9);
+  });
+});
+
+describe('routes as curves, by three’s OBJ loader', () => {
+  it('are lines along the way of every tunnel and of the camera, as long as that is', () => {
+    let tunnels = 0;
+    for (const name of DEMOS) {
+      const piece = demo(name);
+      const given = givenRoutes(piece);
+      const loaded = new OBJLoader().parse(new TextDecoder().decode(routesObj(given)));
+      expect(loaded.children.map((child) => [child.type, child.name])).toEqual(
+        given.map((route) => ['LineSegments', route.name.replace(/\s+/g, '_')]),
+      );
+      given.forEach(({ position, closed }, i) => {
+        const ends = (loaded.children[i] as THREE.LineSegments).geometry.getAttribute('position');
+        // two ends a line, and a line back where it closes
+        const count = position.length / 3;
+        expect(ends.count).toBe(2 * (closed ? count : count - 1));
+        for (let v = 0; v < count - 1; v++)
+          for (let k = 0; k < 3; k++) expect(Math.abs(ends.array[v * 6 + k] - position[v * 3 + k])).toBeLessThan(1e-4);
+      });
+      // the camera's own places are those of its poses
+      const camera = given[given.length - 1].position;
+      [0, 7, piece.lap.frames - 1].forEach((frame) => {
+        const { position } = cameraPose(piece, frame / piece.lap.frames);
+        for (let k = 0; k < 3; k++) expect(Math.abs(camera[frame * 3 + k] - position[k])).toBeLessThan(1e-4);
+      });
+      tunnels += given.length - 1;
+    }
+    expect(tunnels).toBeGreaterThan(3);
+  });
+
+  it('a helix is as long as its law says', () => {
+    const spiral = givenRoutes(demo('slipway-spiral'))[0].position;
+    let length = 0;
+    for (let v = 3; v < spiral.length; v += 3)
+      length += Math.hypot(...[0, 1, 2].map((k) => spiral[v + k] - spiral[v - 3 + k]));
+    const layer = demo('slipway-spiral').layers.find(({ kind }) => kind === 'tunnel');
+    if (layer?.kind !== 'tunnel') throw new Error('it has a tunnel');
+    // √((2πrn)² + h²), of n turns about a cylinder
+    const law = Math.hypot(2 * Math.PI * layer.helixRadius * layer.helixTurns, demo('slipway-spiral').tile);
+    expect(Math.abs(length / law - 1)).toBeLessThan(1e-3);
   });
 });

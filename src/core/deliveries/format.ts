@@ -11,8 +11,8 @@ export interface FormatInfo {
   holds: 'film' | 'pictures' | 'picture' | 'sheet' | 'track';
   /** of each of numbered pictures, with its dot */
   each: string | null;
-  /** what its codec is given: code values of 8 bits; those or finer ones, as the delivery says; numbers; or no picture, but the world as it stands, or the camera */
-  takes: { pixels: 'bytes' | 'either' | 'numbers' | 'world' | 'camera'; alpha: boolean; channels: boolean };
+  /** what its codec is given: code values of 8 bits; those or finer ones, as the delivery says; numbers; or no picture, but the world as it stands, the camera, or the routes */
+  takes: { pixels: 'bytes' | 'either' | 'numbers' | 'world' | 'camera' | 'routes'; alpha: boolean; channels: boolean };
   /** a data rate decides how many bits are spent on a frame */
   rated: boolean;
   /** bits of a sample, where all of its files have the same */

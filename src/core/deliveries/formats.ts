@@ -6,7 +6,7 @@ export type FormatKind = (typeof LIST)[number]['kind'];
 export const FORMATS: readonly FormatInfo[] = LIST;
 
 /** Whether pictures are drawn for it. */
-export const isDrawn = ({ takes: { pixels } }: FormatInfo): boolean => pixels !== 'world' && pixels !== 'camera';
+export const isDrawn = ({ takes: { pixels } }: FormatInfo): boolean => !['world', 'camera', 'routes'].includes(pixels);
 
 /** @throws RangeError for a format there is not */
 export function formatOf(kind: string): FormatInfo {

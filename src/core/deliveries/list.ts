@@ -16,6 +16,7 @@ import { png } from './png/png';
 import { poster } from './poster/poster';
 import { prores422 } from './prores422/prores422';
 import { prores4444 } from './prores4444/prores4444';
+import { routes } from './routes/routes';
 import { sheet } from './sheet/sheet';
 import { webm } from './webm/webm';
 import { webmAv1 } from './webmAv1/webmAv1';
@@ -26,5 +27,5 @@ export const LIST = [
   ...([mp4, mp4Av1, webm, webmAv1] as const),
   ...([prores422, prores4444, hap, hapAlpha, hapQ, hevc, ffv1] as const),
   ...([png, exr, gif, webp, poster, sheet] as const),
-  ...([glb, obj, ply, cameraGlb, cameraCsv] as const),
+  ...([glb, obj, ply, cameraGlb, cameraCsv, routes] as const),
 ] as const;

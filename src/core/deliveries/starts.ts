@@ -139,6 +139,15 @@ export const STARTS: readonly DeliveryStart[] = [
     fields: { format: 'glb', first: 0, last: 0 },
   },
   {
+    kind: 'routes',
+    label: 'Routes',
+    describe: 'the ways of tunnels and of the camera as curves, in OBJ',
+    group: 'To go on with',
+    share: 1,
+    samples: 1,
+    fields: { format: 'routes' },
+  },
+  {
     kind: 'mail',
     label: 'For a mail',
     describe: 'a GIF of every second frame',

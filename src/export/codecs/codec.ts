@@ -1,3 +1,4 @@
+import type { FrameLight } from '../light';
 import type { Delivery } from '../../core/deliveries/form';
 import type { Rate } from '../../core/time/lap';
 import type { ByteSink } from '../bytes/sink';
@@ -27,6 +28,8 @@ export interface FrameFacts {
   cells: readonly number[];
   /** checksum of its samples as they are written, where reading back must find the very same; else of its colours */
   sum: number;
+  /** how bright it is, where it is a picture */
+  light?: FrameLight;
 }
 
 /** Some frames that were encoded together, independent of all others. */

@@ -18,6 +18,7 @@ import { png } from './png/png';
 import { poster } from './poster/poster';
 import { prores422 } from './prores422/prores422';
 import { prores4444 } from './prores4444/prores4444';
+import { routes } from './routes/routes';
 import { sheet } from './sheet/sheet';
 import { webm } from './webm/webm';
 import { webmAv1 } from './webmAv1/webmAv1';
@@ -28,5 +29,5 @@ export const CODECS = {
   ...{ mp4, mp4Av1, webm, webmAv1 },
   ...{ prores422, prores4444, hap, hapAlpha, hapQ, hevc, ffv1 },
   ...{ png, exr, gif, webp, poster, sheet },
-  ...{ glb, obj, ply, cameraGlb, cameraCsv },
+  ...{ glb, obj, ply, cameraGlb, cameraCsv, routes },
 } satisfies Record<FormatKind, ExportCodec>;

@@ -12,6 +12,8 @@ export interface MachineAsk {
   alpha: Delivery['alpha'];
   quality: Delivery['rate'];
   megabits: number;
+  /** 1 … 100 where `quality` says that it counts */
+  filmQuality: number;
 }
 
 interface MachineCodec {
@@ -38,8 +40,13 @@ const toPlanes = (format: string): string[] => [
 /** Constant quality of H.265 for the words of a data rate. Common practice, no published source. */
 const CRF = { proof: 26, high: 18, master: 12 } as const;
 
-const hevcRate = ({ quality, megabits }: MachineAsk): string[] =>
-  quality === 'own' ? ['-b:v', `${Math.round(megabits * 1000)}k`] : ['-crf', String(CRF[quality])];
+/** Of a quality 1 … 100: 75 is that of the high data rate. */
+const crfFor = (quality: number): number => Math.round(CRF.high + (75 - quality) * 0.32);
+
+const hevcRate = ({ quality, megabits, filmQuality }: MachineAsk): string[] =>
+  quality === 'own'
+    ? ['-b:v', `${Math.round(megabits * 1000)}k`]
+    : ['-crf', String(quality === 'quality' ? crfFor(filmQuality) : CRF[quality])];
 
 const hap = (name: string, format: string): MachineCodec => ({
   ...{ encoder: 'hap', name, pixels: 'rgba', holder: 'mov', step: 4 },

@@ -1,6 +1,7 @@
 import { rotate, type Quaternion, type Vec3 } from '../../core/space/vector';
 import { fromLinear } from '../../core/colour/colour';
 import type { GivenBodies, GivenLayer, GivenWorld } from '../../core/world/given';
+import type { GivenRoute } from '../../core/world/givenRoutes';
 
 // Wavefront OBJ as the "Object Files (.obj)" appendix of the Advanced Visualizer manual has it; colours after the place of a vertex are common
 // practice, no published source.
@@ -90,4 +91,20 @@ export function worldObj({ layers }: GivenWorld): Uint8Array<ArrayBuffer> {
   lines.parts.push('# Isomorph: metres, y up');
   for (const layer of layers) lines.layer(layer);
   return new TextEncoder().encode(`${lines.parts.join('\n')}\n`);
+}
+
+/** Ways as lines through their places, each an object of its own. */
+export function routesObj(routes: readonly GivenRoute[]): Uint8Array<ArrayBuffer> {
+  const parts = ['# Isomorph: metres, y up'];
+  let first = 1;
+  for (const { name, closed, position } of routes) {
+    const count = position.length / 3;
+    parts.push(`o ${name.replace(/\s+/g, '_')}`);
+    for (let v = 0; v < position.length; v += 3)
+      parts.push(`v ${place(position[v])} ${place(position[v + 1])} ${place(position[v + 2])}`);
+    const numbers = Array.from({ length: count }, (_, i) => first + i);
+    parts.push(`l ${[...numbers, ...(closed ? [first] : [])].join(' ')}`);
+    first += count;
+  }
+  return new TextEncoder().encode(`${parts.join('\n')}\n`);
 }

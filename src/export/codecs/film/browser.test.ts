@@ -33,6 +33,10 @@ it('a part is about a second', () => {
 it('bits a second follow from size and rate, or are as asked', () => {
   expect(bitrate(settings({ width: 1920, height: 1080 }, { rate: 'high' }))).toBe(Math.round(1920 * 1080 * 24 * 0.25));
   expect(bitrate(settings({}, { rate: 'own', megabits: 12.5 }))).toBe(12_500_000);
+  const at = (filmQuality: number): number =>
+    bitrate(settings({ width: 1920, height: 1080 }, { rate: 'quality', filmQuality }));
+  expect(at(75)).toBe(bitrate(settings({ width: 1920, height: 1080 }, { rate: 'high' })));
+  expect([at(95) / at(75), at(55) / at(75)].map((v) => Number(v.toFixed(3)))).toEqual([2, 0.5]);
 });
 
 // "VP9 Levels" of the WebM project, from memory: 1080p at 30 is level 4, 2160p at 60 level 5.1

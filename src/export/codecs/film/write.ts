@@ -28,7 +28,26 @@ export const filmHz = ({ rate, each }: Settings): number => (rateHz(rate) * each
 export function bitrate(settings: Settings): number {
   const { width, height, delivery } = settings;
   if (delivery.rate === 'own') return Math.round(delivery.megabits * 1e6);
-  return Math.max(200_000, Math.round(width * height * filmHz(settings) * BITS[delivery.rate]));
+  const bits = delivery.rate === 'quality' ? bitsForQuality(delivery.filmQuality) : BITS[delivery.rate];
+  return Math.max(200_000, Math.round(width * height * filmHz(settings) * bits));
+}
+
+/** Bits per pixel that frames of a quality 1 … 100 usually need: a quarter at 75, as many again for every 20 more. Common practice, no published source. */
+const bitsForQuality = (quality: number): number => BITS.high * 2 ** ((quality - 75) / 20);
+
+/** The coarsest step of each encoding's quantizer (WebCodecs codec registry: AVC 0–51, VP9 and AV1 0–63). */
+const COARSEST = { avc: 51, vp9: 63, av1: 63 } as const;
+/** A codec string of each, to ask whether its encoder takes a quantizer. */
+const PLAIN_CODEC = { avc: 'avc1.4d0034', vp9: 'vp09.00.51.08', av1: 'av01.0.12M.08' } as const;
+
+/** What a frame is encoded with where a quality is held; null where a data rate is, or the encoder can do no other. */
+async function quantizerFor(codec: Container['codec'], settings: Settings): Promise<VideoEncoderEncodeOptions | null> {
+  const { width, height, delivery } = settings;
+  if (delivery.rate !== 'quality') return null;
+  const asked = { codec: PLAIN_CODEC[codec], width, height, bitrateMode: 'quantizer' } as const;
+  const can = await VideoEncoder.isConfigSupported(asked).catch(() => null);
+  if (can?.supported !== true || can.config?.bitrateMode !== 'quantizer') return null;
+  return { [codec]: { quantizer: Math.round(((100 - delivery.filmQuality) / 100) * COARSEST[codec]) } };
 }
 
 /** Bytes are handed on in pieces of so many. */
@@ -108,6 +127,7 @@ function sampleOf(picture: Picture, { rate, each }: Settings, index: number, ten
 /** Begins some frames that are encoded by an encoder of their own, from a key frame on. */
 export async function openPart(kind: Container, settings: Settings): Promise<PartSink> {
   const { tenBits } = settings.delivery;
+  const quantizer = await quantizerFor(kind.codec, settings);
   const keys: boolean[] = [];
   const encoded: Uint8Array<ArrayBuffer>[] = [];
   const frames: FrameFacts[] = [];
@@ -119,6 +139,14 @@ export async function openPart(kind: Container, settings: Settings): Promise<Par
     ...encoding(settings),
     keyFrameInterval: 1e6,
     latencyMode: 'quality',
+    ...(quantizer
+      ? {
+          onEncoderConfig(config: VideoEncoderConfig) {
+            config.bitrateMode = 'quantizer';
+            delete config.bitrate;
+          },
+        }
+      : {}),
     onEncodedPacket(packet, meta) {
       config ??= meta?.decoderConfig ?? null;
       keys.push(packet.type === 'key');
@@ -134,7 +162,7 @@ export async function openPart(kind: Container, settings: Settings): Promise<Par
       frames.push(
         tenBits ? traceOfNumbers(numbersOf(picture).rgba, width, height, 0) : traceOf(bytesOf(picture), width, height),
       );
-      await source.add(sample);
+      await source.add(sample, quantizer ?? undefined);
       sample.close();
     },
     async finish() {

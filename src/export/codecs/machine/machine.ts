@@ -35,7 +35,15 @@ async function ask(path: string, init: RequestInit = {}): Promise<Response> {
 
 const begin = async (kind: MachineKind, { delivery, width, height, rate }: Settings): Promise<string> => {
   const asked: MachineAsk = {
-    ...{ kind, width, height, rate, quality: delivery.rate, megabits: delivery.megabits },
+    ...{
+      kind,
+      width,
+      height,
+      rate,
+      quality: delivery.rate,
+      megabits: delivery.megabits,
+      filmQuality: delivery.filmQuality,
+    },
     alpha: machineAlpha(delivery),
   };
   const answer = await ask('', {

@@ -26,8 +26,9 @@ export function worldFiles(write: (given: Given) => Promise<Uint8Array<ArrayBuff
   };
 }
 
-/** One file of what the camera does at all frames. */
-export const cameraFile = (
+/** One file of what is given at all frames. @param of in words, of so many frames */
+export const trackFile = (
+  of: (frames: number) => string,
   write: (given: Given, frames: readonly number[]) => Promise<Uint8Array<ArrayBuffer>>,
 ): ExportCodec => ({
   refusal: () => Promise.resolve(null),
@@ -51,12 +52,17 @@ export const cameraFile = (
   join: (_, parts) => parts.at(0),
   async verify(file, settings, [facts]) {
     const { frames, rate } = settings;
-    const one = await verifyOne(file, settings, facts?.sum, `a camera at ${frames.length} frames`, bytesSum);
+    const says = of(frames.length);
+    const one = await verifyOne(file, settings, facts?.sum, says, bytesSum);
     return {
       ...one,
       frames: frames.length,
       seconds: lapSeconds(frames.length, rate),
-      says: one.ok ? `a camera at ${frames.length} frames` : one.says,
+      says: one.ok ? says : one.says,
     };
   },
 });
+
+/** One file of what the camera does at all frames. */
+export const cameraFile = (write: Parameters<typeof trackFile>[1]): ExportCodec =>
+  trackFile((frames) => `a camera at ${frames} frames`, write);

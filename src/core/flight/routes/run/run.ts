@@ -1,4 +1,5 @@
 import { form, number, tag, type ValueOf } from '../../../forms';
+import type { Path } from '../../../space/frame';
 import { pathFromSpec } from '../../../space/path';
 import type { RouteDefinition, RouteWorld, Track, Travel } from '../definition';
 import { closesOnItself, STRAIGHT, type RouteShape } from '../../../elements/course';
@@ -30,11 +31,13 @@ interface Tiles {
   start: number;
 }
 
+/** The way of a route: a tile of one that goes on, or once round. */
+export const pathOf = ({ radius, turnsPerMetre, track }: RouteShape, tile: number): Path =>
+  track?.path ?? pathFromSpec({ kind: 'helix', radius, turns: turnsPerMetre * tile, advance: tile });
+
 /** Whole tiles along a helix about −z or along the axis itself, or whole times round a drawn track. */
 export function tilesTrack({ tilesPerLap, start }: Tiles, shape: RouteShape, { tile, share }: RouteWorld): Track {
-  const path =
-    shape.track?.path ??
-    pathFromSpec({ kind: 'helix', radius: shape.radius, turns: shape.turnsPerMetre * tile, advance: tile });
+  const path = pathOf(shape, tile);
   return {
     length: Math.abs(tilesPerLap) * path.length,
     at(phase) {
