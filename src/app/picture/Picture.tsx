@@ -7,6 +7,7 @@ import { bench, useBench, usePiece } from '../state/bench';
 import { player } from '../state/player';
 import { useSize } from '../parts/useSize';
 import { Button } from '../parts/Button';
+import { WallPicture } from '../steps/export/wall/WallPicture';
 import { JoinPicture } from '../steps/seam/JoinPicture';
 import { WorstBlock } from '../steps/seam/WorstBlock';
 import { ByHand } from '../steps/fly/byhand/ByHand';
@@ -174,6 +175,7 @@ export function Picture({ startPhase }: { startPhase: number }) {
         ) : null}
         <Wipe width={width} height={height} border={BORDER} />
         <SafeArea width={width} height={height} />
+        <WallPicture width={width} height={height} inset={BORDER} />
         <JoinPicture width={width} height={height} inset={BORDER} />
         <WorstBlock width={width} height={height} inset={BORDER} />
         <StandGrips width={width} height={height} border={BORDER} />

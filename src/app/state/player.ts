@@ -18,6 +18,7 @@ const MEASUREMENTS = [
   'pictures',
   'finalPictures',
   'join',
+  'wall',
 ] as const;
 export type Measurement = (typeof MEASUREMENTS)[number];
 

@@ -17,6 +17,7 @@ import { bench, useBench, usePiece } from '../../state/bench';
 import { newId } from '../../state/edit';
 import { render } from './jobs';
 import { Outputs } from './Outputs';
+import { WallCard } from './wall/WallCard';
 import styles from './Export.module.css';
 
 export { QueueBand as ExportBand } from './QueueBand';
@@ -69,6 +70,7 @@ export function ExportCards() {
       {deliveries.map((delivery, index) => (
         <DeliveryCard key={delivery.id} piece={piece} delivery={delivery} index={index} />
       ))}
+      <WallCard />
       {reduced ? (
         <div className={styles.note}>
           <p>Some layers are drawn reduced while working. Files always hold the final counts.</p>

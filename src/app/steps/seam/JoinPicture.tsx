@@ -5,7 +5,7 @@ import { useBench, usePiece } from '../../state/bench';
 import { overtaken, player } from '../../state/player';
 import { differenceOf, mostApart, overlayOf } from './difference';
 import { framesOf, JOIN_PAIRS, useJoin, type JoinPair } from './join';
-import styles from './Seam.module.css';
+import shown from '../../picture/Shown.module.css';
 
 const REST_MS = 200;
 /** Each of two pictures that change places stays for so long: slower than what may hurt. */
@@ -77,19 +77,22 @@ export function JoinPicture({ width, height, inset }: { width: number; height: n
     if (view !== 'blink') return;
     let second = false;
     show(one);
-    const timer = setInterval(() => show((second = !second) ? other : one), BLINK_MS);
+    const timer = setInterval(() => {
+      second = !second;
+      show(second ? other : one);
+    }, BLINK_MS);
     return () => clearInterval(timer);
   }, [pictures, view, times, looks]);
   if (!looks) return null;
   const box = { left: inset, top: inset, width, height };
   const most = pictures ? mostApart(pictures.one, pictures.other) : 0;
   return (
-    <div className={styles.join} style={box} role="group" aria-label={JOIN_PAIRS[pair]}>
+    <div className={shown.over} style={box} role="group" aria-label={JOIN_PAIRS[pair]}>
       {pictures ? <canvas ref={canvas} width={pictures.width} height={pictures.height} /> : null}
-      <span className={styles.joinName} role="status">
+      <span className={shown.name} role="status">
         {failed ?? (pictures ? `${JOIN_PAIRS[pair]}: ${apartWords(most)}` : `${JOIN_PAIRS[pair]}: being drawn`)}
       </span>
-      <button className={styles.joinAway} onClick={() => useJoin.setState({ view: null })}>
+      <button className={shown.away} onClick={() => useJoin.setState({ view: null })}>
         Show the piece
       </button>
     </div>

@@ -181,7 +181,7 @@ function LooksCard() {
 function FinalCard() {
   const piece = usePiece();
   const { final } = useSeam(({ running }) => running);
-  const left = final && final.share > 0.02 ? ((Date.now() - final.since) / 1000) * (1 / final.share - 1) : null;
+  const left = final?.left ?? null;
   return (
     <article className={`${styles.card} ${styles.looks}`} aria-label="At final quality">
       <h3>At final quality</h3>

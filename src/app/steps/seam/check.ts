@@ -11,8 +11,8 @@ import { overtaken, player, type Measurement } from '../../state/player';
 /** How far a check of the pictures has come. */
 interface Running {
   share: number;
-  /** when it began, in milliseconds */
-  since: number;
+  /** seconds it still takes about; null before that can be said */
+  left: number | null;
 }
 
 interface SeamState {
@@ -56,12 +56,15 @@ const tell = (quality: Quality, now: Running | undefined): void =>
 /** Draws the whole lap and compares neighbouring frames. */
 export async function checkPictures(piece: Piece, quality: Quality = 'small'): Promise<void> {
   const since = Date.now();
-  tell(quality, { share: 0, since });
+  tell(quality, { share: 0, left: null });
   try {
     const report = await player.measure(LANE[quality], (engine) =>
       engine.seamPictures(
         { piece, ...seamSize(piece, quality) },
-        proxy((share: number) => tell(quality, { share, since })),
+        proxy((share: number) => {
+          const seconds = (Date.now() - since) / 1000;
+          tell(quality, { share, left: share > 0.02 ? seconds * (1 / share - 1) : null });
+        }),
       ),
     );
     useSeam.setState({ pictures: { report, of: piece, quality } });
