@@ -31,6 +31,7 @@ const CORE = [
     'pictures',
     'clips',
     'motion',
+    'sound',
     'type',
   ],
   ...[

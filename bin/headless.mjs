@@ -72,6 +72,9 @@ const FIELDS = /** @type {const} */ ({
   'film-quality': ['filmQuality', Number],
   quality: ['pictureQuality', Number],
   laps: ['repeats', Number],
+  'sound-from': ['soundFrom', Number],
+  'sound-gain': ['soundGain', Number],
+  'sound-blend': ['soundBlend', Number],
   every: ['every', Number],
   pattern: ['numbered', String],
   'count-from': ['countFrom', Number],
@@ -85,6 +88,23 @@ const readFields = (values) =>
       return typeof value === 'string' ? [[field, as(value)]] : [];
     }),
   );
+
+/**
+ * A sound is kept by the page, as one that is brought in is.
+ * @param {Page} page @param {string | undefined} file @returns {Promise<{ sound?: { hash: string, name: string } }>}
+ */
+async function readSound(page, file) {
+  if (file === undefined) return {};
+  const name = basename(file);
+  const given = { text: readFileSync(file).toString('base64'), name };
+  const { hash, kind } = await page
+    .evaluate(({ text, name: as }) => globalThis.lab.keep(text, as), given)
+    .catch((/** @type {unknown} */ error) => {
+      throw new UsageError(cleaned(error));
+    });
+  if (kind !== 'sound') throw new UsageError(`${name} is no sound`);
+  return { sound: { hash, name } };
+}
 
 /** @param {unknown} value */
 const textOr = (value) => (typeof value === 'string' ? value : undefined);
@@ -176,6 +196,7 @@ export async function render(file, values) {
       tenBits: values['ten-bits'] === true,
       ...channels,
       ...readFields(values),
+      ...(await readSound(page, textOr(values.sound))),
     };
     const key = await page
       .evaluate(({ p, d }) => globalThis.lab.deliveryKey(p, d), { p: piece, d: delivery })

@@ -26,6 +26,8 @@ const HELP = {
                    or quality with --film-quality 1 to 100
   --ten-bits       of video, where the format has them: webm
   --laps N         of video: 1 to 8 after one another
+  --sound FILE     of mp4 and webm: cut to the lap, from --sound-from S seconds on, louder
+                   by --sound-gain DB, its seam blended over --sound-blend S seconds
   --every N        of gif and webp: one frame of so many; --quality N of webp
   --alpha A        of pictures: none, straight or premultiplied
   --bits N         of PNG: 8 or 16; --numbers half or float of EXR
@@ -66,6 +68,10 @@ const options = {
     'film-quality': { type: 'string' },
     quality: { type: 'string' },
     laps: { type: 'string' },
+    sound: { type: 'string' },
+    'sound-from': { type: 'string' },
+    'sound-gain': { type: 'string' },
+    'sound-blend': { type: 'string' },
     every: { type: 'string' },
     pattern: { type: 'string' },
     'count-from': { type: 'string' },

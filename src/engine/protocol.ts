@@ -64,6 +64,8 @@ export interface LiveListener {
 export interface StillRequest {
   piece: Piece;
   frameIndex: number;
+  /** so many laps later: its phase is greater by them, and nothing is wrapped; what is drawn by chance is as it was */
+  later?: number;
   width: number;
   height: number;
   passes: number;

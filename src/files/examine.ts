@@ -6,6 +6,7 @@ import { pictureFacts } from '../formats/picture/facts';
 import { picturePixels } from '../formats/picture/pixels';
 import { triedFont } from '../formats/font/font';
 import { readBvh } from '../formats/motion/bvh';
+import { canDecodeSound, soundFacts } from '../formats/sound/sound';
 import { readCube } from '../formats/table/cube';
 import { readMark } from '../formats/svg/svg';
 import { checkBytes } from './sizes';
@@ -29,6 +30,12 @@ const TRIED: Readonly<Record<FileKind, (bytes: Uint8Array<ArrayBuffer>, name: st
   panorama: readPanorama,
   table: readCube,
   motion: readBvh,
+  async sound(bytes, name) {
+    const blob = new Blob([bytes]);
+    await soundFacts(blob, name);
+    if (typeof AudioDecoder === 'function' && !(await canDecodeSound(blob, name)))
+      throw new Trouble('refused', `this browser cannot decode “${name}”`, { would: 'Bring it in as WAV.' });
+  },
   async model(bytes, name) {
     await preparedModel(bytes, name);
   },
@@ -55,11 +62,11 @@ export async function examined(bytes: Uint8Array<ArrayBuffer>, name: string): Pr
   if (sort === null || sort === 'zip' || sort === 'json')
     throw new Trouble(
       'refused',
-      `“${name}” is neither a font, a drawing, a picture, a panorama, a clip, a table of colours, a model nor a motion`,
+      `“${name}” is neither a font, a drawing, a picture, a panorama, a clip, a table of colours, a model, a motion nor a sound`,
       {
         received: bytes.length === 0 ? 'it is empty' : undefined,
         would:
-          'Bring in .ttf, .otf, .woff, .woff2, .svg, .png, .jpg, .webp, .avif, .hdr, .exr, .mp4, .webm, .cube, .glb, .gltf, .obj, .ply, .stl or .bvh; pieces are .isomorph.json or .isomorph.zip.',
+          'Bring in .ttf, .otf, .woff, .woff2, .svg, .png, .jpg, .webp, .avif, .hdr, .exr, .mp4, .webm, .cube, .glb, .gltf, .obj, .ply, .stl, .bvh, .wav, .mp3, .flac, .ogg, .m4a; pieces are .isomorph.json or .isomorph.zip.',
       },
     );
   checkBytes(sort, bytes, name);

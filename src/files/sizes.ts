@@ -11,6 +11,7 @@ const MOST_BYTES: Readonly<Record<FileKind, number>> = {
   table: 100e6,
   model: 300e6,
   motion: 60e6,
+  sound: 700e6,
 };
 
 const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;

@@ -8,6 +8,7 @@ import { PICTURES } from '../core/pictures/facts';
 import { FONTS, withMore } from '../core/type/font';
 import { isHere } from '../core/piece/here';
 import { MARKS } from '../core/type/mark';
+import { SOUNDS } from '../core/sound/facts';
 import { MOTIONS } from '../core/motion/motion';
 import { MODELS } from '../core/solids/models/model';
 import { knownJoins } from './joins';
@@ -58,6 +59,11 @@ const TAKE: Readonly<Record<FileKind, (hash: string, blob: Blob, name: string) =
   async motion(hash, blob, name) {
     const { readBvh } = await import('../formats/motion/bvh');
     MOTIONS.take(hash, readBvh(await bytesOf(blob), name));
+  },
+  // nor is a sound: its samples are read when a file is made
+  async sound(hash, blob, name) {
+    const { soundFacts } = await import('../formats/sound/sound');
+    SOUNDS.take(hash, await soundFacts(blob, name));
   },
   // a clip is not read as a whole, however long it is
   async clip(hash, blob, name) {

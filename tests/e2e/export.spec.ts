@@ -169,6 +169,70 @@ test('video of other rates, several laps and at a data rate of one’s own is wh
   expect(sizes[2]).toBeGreaterThan(1.3 * sizes[1]);
 });
 
+test('a sound is cut to the lap, heard as often as the lap is, and read back', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openLab(page);
+  // five seconds of two tones as a WAV file: 16 bits, 44.1 kHz, stereo
+  const hz = 44_100;
+  const samples = 5 * hz;
+  const wav = Buffer.alloc(44 + samples * 4);
+  wav.write('RIFF', 0);
+  wav.writeUInt32LE(36 + samples * 4, 4);
+  wav.write('WAVEfmt ', 8);
+  [16, 1 | (2 << 16), hz, hz * 4, 4 | (16 << 16)].forEach((v, i) => wav.writeUInt32LE(v, 16 + 4 * i));
+  wav.write('data', 36);
+  wav.writeUInt32LE(samples * 4, 40);
+  for (let i = 0; i < samples; i++) {
+    wav.writeInt16LE(Math.round(9000 * Math.sin((2 * Math.PI * 441 * i) / hz)), 44 + i * 4);
+    wav.writeInt16LE(Math.round(9000 * Math.sin((2 * Math.PI * 882 * i) / hz)), 46 + i * 4);
+  }
+  const kept = await page.evaluate((text) => lab.keep(text, 'Two tones.wav'), wav.toString('base64'));
+  expect(kept.kind).toBe('sound');
+  const sound = { hash: kept.hash, name: 'Two tones.wav' };
+  const size = { width: 64, height: 36, samples: '1', repeats: 2, soundFrom: 1.3 };
+  const json = short('salt-lattice', 30) as { piece: { lap: { rate: { num: number; den: number } } } };
+  const rate = json.piece.lap.rate.num / json.piece.lap.rate.den;
+  for (const format of ['mp4', 'webm']) {
+    const { base64, verified } = await rendered(page, json, { format, ...size, sound }, `sound-${format}`);
+    expect([format, verified.ok, verified.says]).toEqual([format, true, expect.stringContaining('with its sound')]);
+    const file = join(folder, `sound.${format}`);
+    writeFileSync(file, Buffer.from(base64, 'base64'));
+    const heard = execFileSync('ffmpeg', [
+      '-v',
+      'error',
+      '-i',
+      file,
+      '-map',
+      '0:a',
+      '-f',
+      'f32le',
+      '-ar',
+      '48000',
+      '-ac',
+      '2',
+      '-',
+    ]);
+    const left = Array.from({ length: heard.length / 8 }, (_, i) => heard.readFloatLE(i * 8));
+    // both laps, to a packet
+    expect(Math.abs(left.length / 48_000 - 60 / rate)).toBeLessThan(0.06);
+    // as loud as it was, all along: across the seam as well
+    const seam = Math.round((48_000 * 30) / rate);
+    const loud = (from: number, count: number): number =>
+      Math.sqrt(left.slice(from, from + count).reduce((sum, v) => sum + v * v, 0) / count);
+    const whole = 9000 / 32_768 / Math.SQRT2;
+    for (const at of [12_000, seam - 2400, seam + 12_000])
+      expect(Math.abs(loud(at, 4800) / whole - 1)).toBeLessThan(0.35);
+    // no click: what is above the tones is as little at the seam as elsewhere
+    const sharp = (from: number): number =>
+      Math.max(...Array.from({ length: 2400 }, (_, i) => Math.abs(left[from + i + 1] - left[from + i])));
+    expect(sharp(seam - 1200)).toBeLessThan(1.6 * sharp(12_000));
+  }
+  const gone = { hash: '0'.repeat(64), name: 'Gone.wav' };
+  await expect(rendered(page, json, { format: 'mp4', ...size, sound: gone }, 'gone')).rejects.toThrow(
+    /the sound “Gone.wav” is not here/,
+  );
+});
+
 // ---- what outlives the page ----
 
 /** How often each is killed. */

@@ -15,6 +15,7 @@ export const FILE_WORDS: Readonly<Record<FileKind, { one: string; none: string }
   table: { one: 'a table of colours', none: 'No table yet' },
   model: { one: 'a model', none: 'No model yet' },
   motion: { one: 'a motion', none: 'No motion yet' },
+  sound: { one: 'a sound', none: 'No sound' },
 };
 
 /** Files that can be used as one of a kind: those that ship, then those that are kept. */

@@ -5,6 +5,7 @@ import { sortOf, type FileKind, type FileRef } from '../../core/kept';
 import { FONTS } from '../../core/type/font';
 import { PANORAMAS } from '../../core/panorama/facts';
 import { lightAt, type Panorama } from '../../core/panorama/panorama';
+import { SOUNDS, type SoundFacts } from '../../core/sound/facts';
 import { isHere } from '../../core/piece/here';
 import { MARKS } from '../../core/type/mark';
 import { MODELS } from '../../core/solids/models/model';
@@ -51,6 +52,7 @@ export function FileLook({ file, kind }: { file: FileRef; kind: FileKind }) {
   if (kind === 'table') return <TableLook table={TABLES.at(file)} />;
   if (kind === 'model') return <ModelLook model={MODELS.at(file)} />;
   if (kind === 'motion') return isHere(kind, file) ? <MotionLook file={file} /> : <span className={styles.look} />;
+  if (kind === 'sound') return <span className={styles.look}>{soundWords(SOUNDS.at(file))}</span>;
   const mark = MARKS.at(file);
   return (
     <span className={`${styles.look} ${styles.mark}`}>
@@ -58,6 +60,12 @@ export function FileLook({ file, kind }: { file: FileRef; kind: FileKind }) {
     </span>
   );
 }
+
+/** A sound by how long it is. */
+const soundWords = (sound: SoundFacts | null): string =>
+  sound
+    ? `${sound.seconds.toFixed(1)} s, ${sound.channels === 1 ? 'mono' : sound.channels === 2 ? 'stereo' : `${sound.channels} channels`}`
+    : '';
 
 /** A small picture of so many places, each of one colour. */
 function Places({

@@ -9,6 +9,7 @@ export const ACCEPTS: Readonly<Record<FileKind, string>> = {
   clip: '.mp4,.m4v,.mov,.webm,video/*',
   table: '.cube',
   motion: '.bvh',
+  sound: '.wav,.mp3,.flac,.ogg,.oga,.opus,.m4a,.aac,audio/*',
   model: '.glb,.gltf,.obj,.mtl,.bin,.ply,.stl,.zip,model/*',
 };
 

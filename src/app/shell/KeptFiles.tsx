@@ -24,6 +24,7 @@ const KINDS: Readonly<Record<FileKind, string>> = {
   table: 'Colour table',
   model: 'Model',
   motion: 'Motion',
+  sound: 'Sound',
 };
 
 const size = (bytes: number): string =>

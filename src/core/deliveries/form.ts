@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FORMATS, formatOf, formatWords, isDrawn } from './formats';
 import type { FormatInfo } from './format';
-import { choice, flag, form, heading, integer, number, type ValueOf, stored } from '../forms';
+import { choice, file, flag, form, heading, integer, number, type ValueOf, stored } from '../forms';
 import { text } from '../forms/text';
 
 const what = heading('File');
@@ -9,6 +9,7 @@ const quality = heading('Quality');
 const part = heading('Part of the lap');
 const cut = heading('Part of the picture');
 const channels = heading('Channels');
+const sound = heading('Sound');
 const names = heading('Names');
 
 /** Passes of a frame as the choices they are: powers of two. */
@@ -144,6 +145,45 @@ export const DELIVERY = form({
     group: quality,
     when: only('webp'),
     hint: 'How faithful each frame is; less is smaller.',
+  }),
+  sound: file('sound', null, {
+    label: 'Sound',
+    group: sound,
+    when: where(({ sounds }) => sounds),
+    hint: 'A sound that is cut to the lap: WAV, MP3, FLAC, Ogg or M4A.',
+  }),
+  soundFrom: number(0, {
+    label: 'Begins at',
+    unit: 's',
+    min: 0,
+    max: 3600,
+    comfort: 60,
+    decimals: 3,
+    group: sound,
+    when: where(({ sounds }) => sounds),
+    hint: 'Seconds into the sound at which the lap begins.',
+  }),
+  soundGain: number(0, {
+    label: 'Louder by',
+    unit: 'dB',
+    min: -60,
+    max: 24,
+    comfort: 12,
+    decimals: 1,
+    group: sound,
+    when: where(({ sounds }) => sounds),
+    hint: 'Decibels by which it is made louder; below 0 softer.',
+  }),
+  soundBlend: number(0.25, {
+    label: 'Blended over',
+    unit: 's',
+    min: 0,
+    max: 30,
+    comfort: 4,
+    decimals: 2,
+    group: sound,
+    when: where(({ sounds }) => sounds),
+    hint: 'Seconds over which what follows the lap in the sound goes over into its beginning, so that it does not click at the seam.',
   }),
   tenBits: flag(false, {
     label: 'Ten bits',

@@ -19,6 +19,8 @@ export interface FormatInfo {
   depth: 8 | 10 | 16 | null;
   /** it can hold ten bits a sample */
   tenBits: boolean;
+  /** it can hold a sound */
+  sounds: boolean;
   /** it is small by leaving frames out */
   thins: boolean;
 }
@@ -30,6 +32,7 @@ export const PLAIN = {
   rated: false,
   depth: null,
   tenBits: false,
+  sounds: false,
   thins: false,
 } as const satisfies Partial<FormatInfo>;
 

@@ -6,7 +6,7 @@ export interface FileRef {
 }
 
 /** What files are by their bytes, and what they can be for. */
-export type FileKind = 'font' | 'mark' | 'picture' | 'clip' | 'panorama' | 'table' | 'model' | 'motion';
+export type FileKind = 'font' | 'mark' | 'picture' | 'clip' | 'panorama' | 'table' | 'model' | 'motion' | 'sound';
 
 /** Whether a file that is of a kind can be used as one of another: an SVG drawing is a picture too, and a picture a panorama. */
 export const serves = (is: FileKind, as: FileKind): boolean =>

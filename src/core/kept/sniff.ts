@@ -17,6 +17,15 @@ function shownSort(bytes: Uint8Array): 'picture' | 'clip' | null {
   return startsWith(bytes, '\x1a\x45\xdf\xa3') ? 'clip' : null;
 }
 
+/** A sound in a container that says so in its first bytes: RIFF WAVE, RFC 3533 (Ogg), RFC 9639 (FLAC), ID3 2.4 §3.1, ISO/IEC 11172-3 and 13818-7 (frames of MP3 and AAC). */
+function isSound(bytes: Uint8Array): boolean {
+  if (startsWith(bytes, 'RIFF') && startsWith(bytes, 'WAVE', 8)) return true;
+  if (startsWith(bytes, 'ftyp', 4)) return startsWith(bytes, 'M4A ', 8) || startsWith(bytes, 'M4B ', 8);
+  if (['OggS', 'fLaC', 'ID3'].some((mark) => startsWith(bytes, mark))) return true;
+  // eleven bits of ones, then a version that there is; what begins a text of UTF-16 is none
+  return bytes[0] === 0xff && (bytes[1] & 0xe0) === 0xe0 && (bytes[1] & 0x18) !== 0x08 && bytes[1] !== 0xfe;
+}
+
 /** How far into a text its first element is looked for. */
 const LOOKED_AT = 4096;
 
@@ -54,7 +63,7 @@ function firstText(bytes: Uint8Array): string | null {
 
 /**
  * What a file is by its first bytes: a font (OpenType, TrueType, WOFF, WOFF2), a mark (SVG), a picture (PNG, JPEG, WebP, AVIF), a
- * clip (MP4, WebM), a panorama (Radiance, OpenEXR), a table of colours (.cube), a model (glTF, OBJ, PLY, STL), a motion (BVH), a packed piece or a piece; null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2,
+ * clip (MP4, WebM), a panorama (Radiance, OpenEXR), a table of colours (.cube), a model (glTF, OBJ, PLY, STL), a motion (BVH), a sound (WAV, MP3, FLAC, Ogg, AAC), a packed piece or a piece; null for anything else. Signatures: ISO/IEC 14496-22 (sfnt), W3C WOFF and WOFF2,
  * W3C PNG §5.2, Radiance's picture format, OpenEXR's file layout, ITU-T T.81 (JPEG), RFC 9649 (WebP), ISO/IEC 14496-12 (ftyp), RFC 8794 (EBML), Khronos glTF 2.0 §4.4, PKWARE APPNOTE 4.3.7 (zip).
  */
 export function sortOf(bytes: Uint8Array): Sort | null {
@@ -63,6 +72,7 @@ export function sortOf(bytes: Uint8Array): Sort | null {
   if (startsWith(bytes, '#?RADIANCE') || startsWith(bytes, '#?RGBE') || startsWith(bytes, '\x76\x2f\x31\x01'))
     return 'panorama';
   if (startsWith(bytes, 'PK\x03\x04') || startsWith(bytes, 'PK\x05\x06')) return 'zip';
+  if (isSound(bytes)) return 'sound';
   const shown = shownSort(bytes);
   if (shown) return shown;
   if (startsWith(bytes, 'glTF') || startsWith(bytes, 'ply\n') || startsWith(bytes, 'ply\r')) return 'model';

@@ -5,6 +5,7 @@ import { TABLES } from '../colour/table';
 import { PICTURES } from '../pictures/facts';
 import { MOTIONS } from '../motion/motion';
 import { MODELS } from '../solids/models/model';
+import { SOUNDS } from '../sound/facts';
 import { FONTS } from '../type/font';
 import { MARKS } from '../type/mark';
 
@@ -18,6 +19,7 @@ export const HERE = {
   table: TABLES,
   model: MODELS,
   motion: MOTIONS,
+  sound: SOUNDS,
 } satisfies Record<FileKind, Held<unknown>>;
 
 /** Whether a file has been taken in. */

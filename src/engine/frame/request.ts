@@ -54,8 +54,9 @@ export const stillFrame = ({
   clear = false,
   step = 1,
   also = [],
+  later = 0,
 }: StillRequest): FrameRequest => ({
-  phase: framePhase(frameIndex, piece.lap.frames),
+  phase: framePhase(frameIndex, piece.lap.frames) + later,
   frameIndex,
   width,
   height,

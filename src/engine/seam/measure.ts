@@ -4,6 +4,7 @@ import { stillFrame, type FrameRequest } from '../frame/request';
 import { cameraFinding } from '../../core/seam/camera';
 import { effectOf } from '../../core/look/effects/kinds';
 import { sceneSymmetry } from '../../core/seam/symmetry';
+import { samePoints } from './later';
 import { guiltyPart, type Guilty, type Suspect } from './guilty';
 import { apart, compareFrames, judge, residualIn, type Apart, type PictureReport } from './pictureReport';
 
@@ -21,8 +22,8 @@ export async function measureSeam(
 ): Promise<PictureReport | null> {
   const { piece, width, height } = request;
   const { frames } = piece.lap;
-  const picture = (frameIndex: number, of = piece, passes = request.passes): Promise<Float32Array> =>
-    draw(of, { ...stillFrame({ ...request, frameIndex, passes, texture: false }), elementMotion: passes > 1 });
+  const picture = (frameIndex: number, of = piece, passes = request.passes, later = 0): Promise<Float32Array> =>
+    draw(of, { ...stillFrame({ ...request, frameIndex, passes, later, texture: false }), elementMotion: passes > 1 });
   const step: number[] = [];
   const residuals: Float64Array[] = [];
   let before = await picture(frames - 1);
@@ -37,8 +38,10 @@ export async function measureSeam(
     here = after;
     if (!(await proceed((i + 1) / frames))) return null;
   }
-  // through one point of the lens: several are turned with its blades, and are others a lap later
-  const lapLater = async (of: Piece): Promise<Apart> => apart(await picture(0, of, 1), await picture(frames, of, 1));
+  const lapLater = async (whole: Piece): Promise<Apart> => {
+    const of = samePoints(whole);
+    return apart(await picture(0, of, 1), await picture(0, of, 1, 1));
+  };
   const later = await lapLater(piece);
   const report = judge({ step, residuals, width, height, later, twice: apart(first, here).most });
   if (report.verdict !== 'jumps' && report.verdict !== 'differs') return report;

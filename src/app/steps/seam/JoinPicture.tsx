@@ -1,10 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Piece } from '../../../core/piece/schema';
+import { samePoints } from '../../../engine/seam/later';
 import { troubleWords } from '../../../core/trouble';
 import { useBench, usePiece } from '../../state/bench';
 import { overtaken, player } from '../../state/player';
 import { differenceOf, mostApart, overlayOf } from './difference';
-import { framesOf, JOIN_PAIRS, useJoin, type JoinPair } from './join';
+import { momentsOf, JOIN_PAIRS, useJoin, type JoinPair } from './join';
 import shown from '../../picture/Shown.module.css';
 
 const REST_MS = 200;
@@ -29,15 +30,15 @@ function usePictures(piece: Piece | null, pair: JoinPair, size: { width: number;
     if (!piece || width < 16 || height < 16) return;
     let live = true;
     const draw = async (): Promise<void> => {
-      const [first, second] = framesOf(pair, piece.lap.frames);
-      // a lap later the points of the lens are others: through one of them both see the same
-      const rounds = pair === 'later' || piece.samples === 1 ? [1] : [1, piece.samples];
+      const [first, second] = momentsOf(pair, piece.lap.frames);
+      const of = pair === 'later' ? samePoints(piece) : piece;
+      const rounds = piece.samples === 1 ? [1] : [1, piece.samples];
       try {
         for (const passes of rounds) {
-          const asked = { piece, width, height, passes, texture: false };
+          const asked = { piece: of, width, height, passes, texture: false };
           const found = await player.measure('join', async (engine) => ({
-            one: await engine.pixels({ ...asked, frameIndex: first }),
-            other: await engine.pixels({ ...asked, frameIndex: second }),
+            one: await engine.pixels({ ...asked, ...first }),
+            other: await engine.pixels({ ...asked, ...second }),
           }));
           if (!live) return;
           setPictures({ ...found, of: piece, pair, width, height });

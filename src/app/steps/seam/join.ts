@@ -24,6 +24,14 @@ export const JOIN_PAIRS: Record<JoinPair, string> = {
   later: 'First frame, and a lap later',
 };
 
-/** The two frames of a lap, not wrapped. */
-export const framesOf = (pair: JoinPair, frames: number): [number, number] =>
-  pair === 'join' ? [frames - 1, 0] : pair === 'usual' ? [0, 1] : [0, frames];
+/** A frame of a lap, or the same so many laps later. */
+interface Moment {
+  frameIndex: number;
+  later: number;
+}
+
+/** The two that are shown. */
+export const momentsOf = (pair: JoinPair, frames: number): [Moment, Moment] => {
+  const at = (frameIndex: number, later = 0): Moment => ({ frameIndex, later });
+  return pair === 'join' ? [at(frames - 1), at(0)] : pair === 'usual' ? [at(0), at(1)] : [at(0), at(0, 1)];
+};

@@ -9,4 +9,5 @@ export const mp4Av1 = {
   mime: 'video/mp4',
   holds: 'film',
   rated: true,
+  sounds: true,
 } as const satisfies FormatInfo;

@@ -9,6 +9,7 @@ export const webm = {
   mime: 'video/webm',
   holds: 'film',
   rated: true,
+  sounds: true,
   tenBits: true,
   takes: { pixels: 'either', alpha: false, channels: false },
 } as const satisfies FormatInfo;

@@ -9,4 +9,5 @@ export const webmAv1 = {
   mime: 'video/webm',
   holds: 'film',
   rated: true,
+  sounds: true,
 } as const satisfies FormatInfo;

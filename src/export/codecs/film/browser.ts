@@ -1,6 +1,7 @@
 import { canEncodeVideo } from 'mediabunny';
 import type { ExportCodec, Settings } from '../codec';
 import { verifyVideo } from './read';
+import { soundRefusal } from './sound';
 import { encoding, filmHz, joinParts, openPart, type Container } from './write';
 
 /** Frames that are encoded together: about a second, which is as far as players jump and as much as a crash takes away. */
@@ -16,7 +17,7 @@ export const browserFilm = (kind: Container): ExportCodec => ({
       return delivery.tenBits
         ? `this browser cannot encode ${kind.name} of ten bits at ${width}×${height}; eight bits or PNG pictures work`
         : `this browser cannot encode ${kind.name} at ${width}×${height}; a smaller size or PNG pictures work`;
-    return null;
+    return soundRefusal(settings, kind.holder);
   },
   partFrames,
   open: (settings) => openPart(kind, settings),

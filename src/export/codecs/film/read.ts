@@ -50,6 +50,19 @@ async function decodedCells(sample: VideoSample, width: number, height: number):
 /** The frame of the lap that stands at a place of a film. */
 export const frameOf = ({ frames }: Settings, at: number): number => frames[at % frames.length];
 
+/** How far a sound may be longer or shorter than its film, in seconds: a packet of it. */
+const MOST_APART = 0.06;
+
+/** Whether a film has its sound, as long as it is. */
+async function soundOf(input: Input, seconds: number): Promise<{ ok: boolean; says: string }> {
+  const track = await input.getPrimaryAudioTrack();
+  if (!track) return { ok: false, says: 'its sound is not in it' };
+  const lasts = await track.computeDuration();
+  return Math.abs(lasts - seconds) < MOST_APART
+    ? { ok: true, says: ' with its sound' }
+    : { ok: false, says: `its sound lasts ${lasts.toFixed(3)} s` };
+}
+
 /** Reads a video back: how many frames of how many seconds, and whether each is the one that was rendered. */
 export async function verifyVideo(file: Blob, settings: Settings, traces: readonly FrameFacts[]): Promise<Verified> {
   const input = new Input({
@@ -73,6 +86,8 @@ export async function verifyVideo(file: Blob, settings: Settings, traces: readon
       ok,
       says: `${says}, but ${count} frames and ${wanted.toFixed(3)} s were asked for`,
     };
+  const heard = settings.delivery.sound ? await soundOf(input, wanted) : { ok: true, says: '' };
+  if (!heard.ok) return { frames, seconds, ok: false, says: `${says}, but ${heard.says}` };
   const { wrong, seen } = await lookAt(track, settings, traces);
   if (wrong !== null || (seen > 0 && seen !== frames))
     return {
@@ -87,7 +102,7 @@ export async function verifyVideo(file: Blob, settings: Settings, traces: readon
     ok,
     says:
       seen > 0
-        ? `${says}, each as it was rendered`
+        ? `${says}${heard.says}, each as it was rendered`
         : `${says}; this browser cannot decode it, so the pictures were not looked at`,
   };
 }

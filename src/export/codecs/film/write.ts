@@ -16,6 +16,7 @@ import { bytesOf, numbersOf, type Picture } from '../../picture';
 import { traceOf, traceOfNumbers } from '../../trace';
 import type { FrameFacts, Parts, PartSink, Settings } from '../codec';
 import { pack, unpack } from './packed';
+import { soundTrack } from './sound';
 import { i420Bytes, toI420Into, toTenBits, VIDEO_COLOUR } from './yuv';
 
 /** Bits per pixel and frame. Common practice for dark, grainy material; no published source. */
@@ -58,6 +59,7 @@ export interface Container {
   codec: 'avc' | 'vp9' | 'av1';
   /** of the encoding, as people call it */
   name: string;
+  holder: 'mp4' | 'webm';
   /** @param onHead is given what the file says of itself, and where, when that is written */
   format: (onHead: (head: Uint8Array, at: number) => void) => OutputFormat;
 }
@@ -190,6 +192,12 @@ export async function joinParts(kind: Container, settings: Settings, parts: Part
     frameRate: filmHz(settings),
     maximumPacketCount: frames.length * delivery.repeats,
   });
+  const sound = await soundTrack(settings, kind.holder);
+  if (sound)
+    output.addAudioTrack(sound.source, {
+      // a packet is a fiftieth of a second, or a little more than that of AAC
+      maximumPacketCount: Math.ceil((frames.length * delivery.repeats * 50) / filmHz(settings)) + 50,
+    });
   await output.start();
   const seconds = (index: number): number => (index * each.num * rate.den) / (each.den * rate.num);
   let index = 0;
@@ -204,6 +212,8 @@ export async function joinParts(kind: Container, settings: Settings, parts: Part
         await source.add(packet, { decoderConfig });
         index++;
       }
+      // both go on together, so that neither has to wait in memory for the other
+      await sound?.upTo(seconds(index));
     }
   await output.finalize();
   const known = head as { bytes: Uint8Array<ArrayBuffer>; at: number } | null;

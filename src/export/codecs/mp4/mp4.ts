@@ -5,5 +5,6 @@ import { browserFilm } from '../film/browser';
 export const mp4 = browserFilm({
   codec: 'avc',
   name: 'H.264',
+  holder: 'mp4',
   format: (onMoov) => new Mp4OutputFormat({ fastStart: 'reserve', onMoov }),
 });

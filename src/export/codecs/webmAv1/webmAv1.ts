@@ -1,4 +1,4 @@
 import { WebMOutputFormat } from 'mediabunny';
 import { browserFilm } from '../film/browser';
 
-export const webmAv1 = browserFilm({ codec: 'av1', name: 'AV1', format: () => new WebMOutputFormat() });
+export const webmAv1 = browserFilm({ codec: 'av1', name: 'AV1', holder: 'webm', format: () => new WebMOutputFormat() });
