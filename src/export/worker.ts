@@ -7,6 +7,7 @@ import { framePhase, lapSeconds } from '../core/time/lap';
 import { givenCamera, givenWorld } from '../core/world/given';
 import { givenRoutes, type GivenRoute } from '../core/world/givenRoutes';
 import { linesAlone } from '../core/world/linesAlone';
+import { fileBlob } from '../files/shelf';
 import { takeIn } from '../files/taken';
 import { startEngine } from '../engine/client';
 import type { EngineApi, StillRequest } from '../engine/protocol';
@@ -102,6 +103,12 @@ function drawing(
   };
 }
 
+/** With the file of its sound. */
+async function withSound(settings: Settings): Promise<Settings> {
+  const { sound } = settings.delivery;
+  return formatOf(settings.delivery.format).sounds && sound ? { ...settings, sound: await fileBlob(sound) } : settings;
+}
+
 /** The parts that are kept of a delivery, if all are. */
 async function allParts(kept: Kept, settings: Settings): Promise<Parts | null> {
   const facts = await kept.list();
@@ -121,7 +128,7 @@ class ExportWorker {
     keeping: Keeping,
     progress: (progress: ExportProgress) => void,
   ): Promise<ExportResult> {
-    const settings = settingsOf(piece, delivery);
+    const settings = await withSound(settingsOf(piece, delivery));
     const codec = codecOf(delivery.format);
     const says = await codec.refusal(settings);
     if (says !== null) return { state: 'refused', says };
@@ -143,14 +150,14 @@ class ExportWorker {
   async finished(piece: Piece, delivery: Delivery, job: string): Promise<Blob | null> {
     const kept = await ownFiles(job);
     if (formatOf(delivery.format).holds === 'film') return kept.found();
-    const settings = settingsOf(piece, delivery);
+    const settings = await withSound(settingsOf(piece, delivery));
     const parts = await allParts(kept, settings);
     return parts && codecOf(delivery.format).join(settings, parts, () => kept.whole());
   }
 
   /** The numbered pictures of a job that was finished before, or null when they are not there any more. */
   async pictures(piece: Piece, delivery: Delivery, job: string): Promise<{ name: string; file: Blob }[] | null> {
-    const settings = settingsOf(piece, delivery);
+    const settings = await withSound(settingsOf(piece, delivery));
     const parts = await allParts(await ownFiles(job), settings);
     if (!parts) return null;
     return Promise.all(namesOf(settings).map(async (name, part) => ({ name, file: await parts.at(part) })));

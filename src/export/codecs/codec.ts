@@ -20,6 +20,8 @@ export interface Settings {
   /** the size they are drawn at */
   width: number;
   height: number;
+  /** the file of its sound, where it names one that is here */
+  sound?: Blob | null;
 }
 
 /** What is known of a frame as it was rendered, small: enough to tell it from any other, and from none. */

@@ -1,7 +1,6 @@
 import { AudioSample, AudioSampleSource, getFirstEncodableAudioCodec, type AudioCodec } from 'mediabunny';
 import { lapOfSound, lapStart } from '../../../core/sound/lap';
 import type { Samples } from '../../../core/sound/facts';
-import { fileBlob } from '../../../files/shelf';
 import { soundSamples } from '../../../formats/sound/sound';
 import type { Settings } from '../codec';
 import { filmHz } from './write';
@@ -29,7 +28,7 @@ export interface SoundTrack {
 export async function soundRefusal(settings: Settings, holder: 'mp4' | 'webm'): Promise<string | null> {
   const { sound } = settings.delivery;
   if (!sound) return null;
-  if (!(await fileBlob(sound))) return `the sound “${sound.name}” is not here: bring it in again, or take it away`;
+  if (!settings.sound) return `the sound “${sound.name}” is not here: bring it in again, or take it away`;
   if (!('AudioEncoder' in globalThis) || !(await getFirstEncodableAudioCodec(CODECS[holder], { bitrate: BITRATE })))
     return 'this browser has no encoder of sound; without it the film can be made';
   return null;
@@ -38,10 +37,9 @@ export async function soundRefusal(settings: Settings, holder: 'mp4' | 'webm'): 
 /** The sound of a delivery, cut to its lap; null where it has none. @throws Trouble in words where it cannot be read */
 export async function soundTrack(settings: Settings, holder: 'mp4' | 'webm'): Promise<SoundTrack | null> {
   const { sound, soundFrom, soundGain, soundBlend, repeats } = settings.delivery;
-  if (!sound) return null;
-  const blob = await fileBlob(sound);
+  const { sound: blob } = settings;
   const codec = await getFirstEncodableAudioCodec(CODECS[holder], { bitrate: BITRATE });
-  if (!blob || !codec) return null;
+  if (!sound || !blob || !codec) return null;
   const seconds = lasts(settings);
   // a part of the lap is heard with its part of the sound
   const begins = soundFrom + settings.delivery.first / filmHz(settings);
