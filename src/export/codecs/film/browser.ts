@@ -2,7 +2,8 @@ import { canEncodeVideo } from 'mediabunny';
 import type { ExportCodec, Settings } from '../codec';
 import { verifyVideo } from './read';
 import { soundRefusal } from './sound';
-import { encoding, filmHz, joinParts, openPart, type Container } from './write';
+import { filmHz } from './hz';
+import { encoding, joinParts, openPart, type Container } from './write';
 
 /** Frames that are encoded together: about a second, which is as far as players jump and as much as a crash takes away. */
 export const partFrames = (settings: Settings): number => Math.min(60, Math.max(12, Math.round(filmHz(settings))));

@@ -1,6 +1,6 @@
 import { rgbaCells, shows } from '../../trace';
 import type { FrameFacts, Settings, Verified } from '../codec';
-import { filmHz } from './write';
+import { filmHz } from './hz';
 
 /** Frames that are kept together of a film that is small. */
 export const FEW = 8;

@@ -7,7 +7,7 @@ import {
   type VideoSample,
   VideoSampleSink,
 } from 'mediabunny';
-import { filmHz } from './write';
+import { filmHz } from './hz';
 import { lumaCells, rgbaCells, shows } from '../../trace';
 import type { FrameFacts, Settings, Verified } from '../codec';
 

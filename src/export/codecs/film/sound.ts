@@ -3,7 +3,7 @@ import { lapOfSound, lapStart } from '../../../core/sound/lap';
 import type { Samples } from '../../../core/sound/facts';
 import { soundSamples } from '../../../formats/sound/sound';
 import type { Settings } from '../codec';
-import { filmHz } from './write';
+import { filmHz } from './hz';
 
 /** Bits a second of a sound. Common practice, no published source. */
 const BITRATE = 192_000;

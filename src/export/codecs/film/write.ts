@@ -9,21 +9,18 @@ import {
   VideoSample,
   VideoSampleSource,
 } from 'mediabunny';
-import { rateHz } from '../../../core/time/lap';
 import { withoutDates } from '../../../formats/isobmff';
 import type { ByteSink } from '../../bytes/sink';
 import { bytesOf, numbersOf, type Picture } from '../../picture';
 import { traceOf, traceOfNumbers } from '../../trace';
 import type { FrameFacts, Parts, PartSink, Settings } from '../codec';
+import { filmHz } from './hz';
 import { pack, unpack } from './packed';
 import { soundTrack } from './sound';
 import { i420Bytes, toI420Into, toTenBits, VIDEO_COLOUR } from './yuv';
 
 /** Bits per pixel and frame. Common practice for dark, grainy material; no published source. */
 const BITS = { proof: 0.08, high: 0.25, master: 0.6 } as const;
-
-/** Frames a second of a film. */
-export const filmHz = ({ rate, each }: Settings): number => (rateHz(rate) * each.den) / each.num;
 
 /** Bits a second. */
 export function bitrate(settings: Settings): number {

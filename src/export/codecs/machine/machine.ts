@@ -14,7 +14,7 @@ import { shows, smallCells, traceOf, traceOfNumbers } from '../../trace';
 import type { ExportCodec, FrameFacts, Settings, Verified } from '../codec';
 import { partFrames } from '../film/browser';
 import { frameOf } from '../film/read';
-import { filmHz } from '../film/write';
+import { filmHz } from '../film/hz';
 import { machineAlpha } from './alpha';
 
 const AT = '/api/encode';
