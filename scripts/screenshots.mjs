@@ -49,7 +49,11 @@ await page.getByRole('option', { name: 'Live' }).click();
 await page.keyboard.press('4');
 await page.getByRole('button', { name: 'Check the pictures' }).click();
 await page.getByText(/join .* score/).waitFor({ timeout: 300_000 });
+await page.getByRole('button', { name: 'Difference', exact: true }).click();
+await page.getByText(/code values apart/).waitFor({ timeout: 60_000 });
+await page.waitForTimeout(8000);
 await shoot('seam');
+await page.getByRole('button', { name: 'Show the piece' }).click();
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
 await open('Buoy ring');

@@ -310,6 +310,7 @@ test('a million particles are drawn', async ({ page }) => {
   expect(light.filter((v, i) => i % 4 === 0 && v > 1e-4).length).toBeGreaterThan(5000);
 });
 
+// more of them, drawn otherwise, in engine/seam/measure.test.ts
 test('the picture report sees planted faults', async ({ page }) => {
   test.setTimeout(240_000);
   const report = async (json: unknown) =>
@@ -322,21 +323,12 @@ test('the picture report sees planted faults', async ({ page }) => {
     }, json);
   const short = (change: (piece: Piece) => void): unknown => {
     const json = structuredClone(demoJson('ropewalk-tunnel')) as { piece: Piece };
-    json.piece.lap.frames = 150;
+    json.piece.lap.frames = 120;
     for (const layer of json.piece.layers) if (layer.kind === 'field') layer.count = 1500;
     change(json.piece);
     return json;
   };
   expect(await report(short(() => undefined))).toMatchObject({ verdict: 'closes', ok: true });
-  expect(await report(short((piece) => Object.assign(piece.flight.route, { tilesPerLap: 1.1 })))).toMatchObject({
-    verdict: 'jumps',
-    ok: false,
-    // all layers are elsewhere, and the frames are most of what is seen
-    guilty: { part: 'layer', id: 'frames' },
-  });
-  expect(
-    await report(short((piece) => Object.assign(piece.flight, { yaw: { law: 'wound', start: 0, perLap: 12 } }))),
-  ).toMatchObject({ verdict: 'jumps', guilty: { part: 'camera' } });
   expect(
     await report(
       short((piece) => {
@@ -348,7 +340,7 @@ test('the picture report sees planted faults', async ({ page }) => {
   // one small thing in a corner that pops on the first frame, among all that moves
   const popped = await report(
     short((piece) => {
-      const appear = newTreatment('appear', 'a', 1, { from: 0, to: 75 });
+      const appear = newTreatment('appear', 'a', 1, { from: 0, to: 60 });
       const title = newLayer('title', 'pop', 'Pop', 3);
       const corner = { stands: 'frame', anchor: 'top left', text: 'I', high: 0.16, depth: 0, margin: 0.06 };
       const matter = newMatter('emission', { glowing: 2 });

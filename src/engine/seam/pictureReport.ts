@@ -201,7 +201,8 @@ export function judge({ step, residuals, width, height, later, twice }: Measured
               ? 'stops'
               : 'closes';
   const worst = residual[frames - 1] > residual[0] ? residuals[frames - 1] : residuals[0];
-  const whole = score > JUMP_SCORE || !pops;
+  // what stands out of its own surroundings tells more than what moves most anyway
+  const whole = score > JUMP_SCORE || joined.score <= POP_SCORE;
   const block = whole ? worst.indexOf(Math.max(...worst)) : joined.block;
   return {
     step,

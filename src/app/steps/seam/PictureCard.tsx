@@ -39,7 +39,7 @@ function foundWords({ verdict, score, pace, pop, later, twice, step }: PictureRe
       return 'nothing moves, so nothing jumps';
     case 'closes': {
       const same =
-        later.most < 1 ? 'a lap later it is the same' : `a lap later ${percent(later.share)} of it is another`;
+        later.most < 1 ? 'a lap later it is the same' : `a lap later it is the same but for ${percent(later.share)}`;
       return `${step.length} frames compared: the join changes ${score.toFixed(2)} times as much as the frames around it, and ${same}`;
     }
   }
