@@ -22,6 +22,7 @@ import { liveRows, nearRows, playing, startRow, titleRow, WINDOW } from './live.
 import { memoryRow } from './memory.mjs';
 import { modelRow, readingRow } from './models.mjs';
 import { screenRows } from './screens.mjs';
+import { seamRows } from './seam.mjs';
 import { streakRows } from './streaks.mjs';
 
 const light = process.argv.includes('--light');
@@ -142,12 +143,14 @@ for (const name of names) await measured((line) => DRAWN[name](page, line, light
 await page.close();
 if (only === 'models') await readingRow(browser, server.url, WINDOW);
 if (only === 'memory') await measured((line) => memoryRow(browser, server.url, line));
+if (only === 'seam') await measured((line) => seamRows(browser, server.url, line));
 if (!light && !only) {
   await measured((line) => startRow(browser, server.url, peerCode, line));
   await liveRows(browser, server.url);
   await titleRow(browser, server.url);
   await screenRows(browser, server.url, playing, WINDOW);
   await readingRow(browser, server.url, WINDOW);
+  await measured((line) => seamRows(browser, server.url, line));
   await measured((line) => memoryRow(browser, server.url, line));
 }
 await browser.close();
