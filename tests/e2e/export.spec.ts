@@ -165,8 +165,9 @@ test('video of other rates, several laps and at a data rate of one’s own is wh
     await probe('webm', { rate: 'quality', filmQuality }, { num: 30, den: 1 });
     sizes.push(statSync(join(folder, 'laps.webm')).size);
   }
-  expect(sizes[1]).toBeGreaterThan(1.3 * sizes[0]);
-  expect(sizes[2]).toBeGreaterThan(1.3 * sizes[1]);
+  // where it were not heeded all would be as large
+  expect(sizes[1]).toBeGreaterThan(1.15 * sizes[0]);
+  expect(sizes[2]).toBeGreaterThan(1.15 * sizes[1]);
 });
 
 test('a sound is cut to the lap, heard as often as the lap is, and read back', async ({ page }) => {

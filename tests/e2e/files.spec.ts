@@ -98,7 +98,7 @@ test('a drawing becomes a layer; what is no use, or hostile, is refused in words
   ]);
   await expect(
     page.getByText(
-      /“notes.txt” is neither a font, a drawing, a picture, a panorama, a clip, a table of colours, a model nor a motion/,
+      /“notes.txt” is neither a font, a drawing, a picture, a panorama, a clip, a table of colours, a model, a motion nor a sound/,
     ),
   ).toBeVisible();
   await expect(page.getByText(/“broken.otf” is not a font that can be read/)).toBeVisible();
