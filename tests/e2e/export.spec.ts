@@ -170,23 +170,29 @@ test('video of other rates, several laps and at a data rate of one’s own is wh
   expect(sizes[2]).toBeGreaterThan(1.15 * sizes[1]);
 });
 
+/** Tones as a WAV file of 16 bits, one in each channel. */
+function toneWav(seconds: number, hz: number, pitches: readonly number[]): Buffer {
+  const frame = 2 * pitches.length;
+  const samples = seconds * hz;
+  const wav = Buffer.alloc(44 + samples * frame);
+  wav.write('RIFF', 0);
+  wav.writeUInt32LE(36 + samples * frame, 4);
+  wav.write('WAVEfmt ', 8);
+  const head = [16, 1 | (pitches.length << 16), hz, hz * frame, frame | (16 << 16)];
+  head.forEach((v, i) => wav.writeUInt32LE(v, 16 + 4 * i));
+  wav.write('data', 36);
+  wav.writeUInt32LE(samples * frame, 40);
+  for (let i = 0; i < samples; i++)
+    pitches.forEach((pitch, k) =>
+      wav.writeInt16LE(Math.round(9000 * Math.sin((2 * Math.PI * pitch * i) / hz)), 44 + i * frame + 2 * k),
+    );
+  return wav;
+}
+
 test('a sound is cut to the lap, heard as often as the lap is, and read back', async ({ page }) => {
   test.setTimeout(120_000);
   await openLab(page);
-  // five seconds of two tones as a WAV file: 16 bits, 44.1 kHz, stereo
-  const hz = 44_100;
-  const samples = 5 * hz;
-  const wav = Buffer.alloc(44 + samples * 4);
-  wav.write('RIFF', 0);
-  wav.writeUInt32LE(36 + samples * 4, 4);
-  wav.write('WAVEfmt ', 8);
-  [16, 1 | (2 << 16), hz, hz * 4, 4 | (16 << 16)].forEach((v, i) => wav.writeUInt32LE(v, 16 + 4 * i));
-  wav.write('data', 36);
-  wav.writeUInt32LE(samples * 4, 40);
-  for (let i = 0; i < samples; i++) {
-    wav.writeInt16LE(Math.round(9000 * Math.sin((2 * Math.PI * 441 * i) / hz)), 44 + i * 4);
-    wav.writeInt16LE(Math.round(9000 * Math.sin((2 * Math.PI * 882 * i) / hz)), 46 + i * 4);
-  }
+  const wav = toneWav(5, 44_100, [441, 882]);
   const kept = await page.evaluate((text) => lab.keep(text, 'Two tones.wav'), wav.toString('base64'));
   expect(kept.kind).toBe('sound');
   const sound = { hash: kept.hash, name: 'Two tones.wav' };
@@ -423,6 +429,34 @@ test('alpha recomposes the picture, and the channels of an EXR are those of the 
 });
 
 // ---- the cards ----
+
+test('a simulated wall is seen whole and near, and a delivery fits its diodes', async ({ page }) => {
+  await openRecipe(page);
+  await pause(page);
+  await step(page, 'Export').click();
+  const card = page.getByRole('article', { name: 'Simulated wall' });
+  await card.getByRole('button').first().click();
+  await fill(page, 'Pitch, mm', '20');
+  await expect(card).toContainText('300 × 169');
+  await card.getByRole('button', { name: 'Show' }).click();
+  const wall = page.getByRole('group', { name: 'The wall' });
+  await expect(wall.getByRole('status')).toHaveText('Simulated wall: 6.00 m of 6 m', { timeout: 60_000 });
+  await wall.locator('canvas').click();
+  await expect(wall.getByRole('status')).toHaveText('Simulated wall: 0.60 m of 6 m');
+  await wall.getByRole('button', { name: 'Show the piece' }).click();
+  await expect(wall).toHaveCount(0);
+  await card.getByRole('button', { name: 'Add 300 × 170' }).click();
+  const fits = page.getByRole('article', { name: 'MP4, 300 × 170' });
+  await expect(fits).toBeVisible();
+  // rows of a sound are there where one is chosen
+  await expect(fits.getByRole('textbox', { name: 'Blended over, s' })).toHaveCount(0);
+  const chooser = page.waitForEvent('filechooser');
+  await fits.getByRole('button', { name: 'No sound' }).click();
+  await page.getByRole('menuitem', { name: /Choose a file/ }).click();
+  await (await chooser).setFiles({ name: 'Hum.wav', mimeType: 'audio/wav', buffer: toneWav(2, 8000, [200]) });
+  await expect(fits.getByText('2.0 s, mono')).toBeVisible();
+  await expect(fits.getByRole('textbox', { name: 'Blended over, s' })).toHaveValue('0.25');
+});
 
 test('a delivery begins from what it is for, is cut into outputs, and a proof is one press', async ({ page }) => {
   await openRecipe(page);

@@ -27,6 +27,9 @@ const only = (...kinds: readonly string[]): { field: string; is: readonly string
   is: kinds,
 });
 
+/** Where a sound is chosen, for the formats that hold one. */
+const heard = [where(({ sounds }) => sounds), { field: 'sound', is: [null], not: true }];
+
 /** Of what is cut out of the picture, in pixels of the whole. */
 const edge = (label: string, hint: string) =>
   integer(0, {
@@ -160,7 +163,7 @@ export const DELIVERY = form({
     comfort: 60,
     decimals: 3,
     group: sound,
-    when: where(({ sounds }) => sounds),
+    when: heard,
     hint: 'Seconds into the sound at which the lap begins.',
   }),
   soundGain: number(0, {
@@ -171,7 +174,7 @@ export const DELIVERY = form({
     comfort: 12,
     decimals: 1,
     group: sound,
-    when: where(({ sounds }) => sounds),
+    when: heard,
     hint: 'Decibels by which it is made louder; below 0 softer.',
   }),
   soundBlend: number(0.25, {
@@ -182,7 +185,7 @@ export const DELIVERY = form({
     comfort: 4,
     decimals: 2,
     group: sound,
-    when: where(({ sounds }) => sounds),
+    when: heard,
     hint: 'Seconds over which what follows the lap in the sound goes over into its beginning, so that it does not click at the seam.',
   }),
   tenBits: flag(false, {

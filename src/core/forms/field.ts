@@ -8,6 +8,8 @@ z.config({ jitless: true });
 export interface Condition {
   field: string;
   is: readonly unknown[];
+  /** it holds where the field has none of them */
+  not?: boolean;
 }
 
 /** What rows of the inspector stand under. */
@@ -169,7 +171,11 @@ export const tag = <const K extends string>(kind: K): Field<K> => ({
 
 /** Whether a field is in use, given its siblings. */
 export const isShown = (control: Control | null, siblings: object): boolean =>
-  (control?.conditions ?? []).every(({ field, is }) => is.includes(valueAt(siblings, field)));
+  (control?.conditions ?? []).every((condition) => holds(condition, siblings));
+
+/** Whether a condition holds among siblings. */
+export const holds = ({ field, is, not = false }: Condition, siblings: object): boolean =>
+  is.includes(valueAt(siblings, field)) !== not;
 
 /** What stands in a field of an object, by name. */
 export const valueAt = (object: object, name: string): unknown => (object as Readonly<Record<string, unknown>>)[name];

@@ -4,6 +4,7 @@ export { choice } from './choice';
 export { colour } from './colour';
 export {
   heading,
+  holds,
   isShown,
   stored,
   tag,

@@ -114,6 +114,15 @@ describe('a lap lengthened', () => {
     expect([0, 9, 10, 89, 90, 109, 110, 189, 190].map(on)).toEqual([1, 1, 0, 0, 1, 1, 0, 0, 1]);
   });
 
+  it('stations are come to and left in each of the laps as in the one', () => {
+    const stop = (id: string, aside: number) => ({ id, aside, above: 0, ahead: 0, yaw: 0, pitch: 0, roll: 0 });
+    const route = { kind: 'stations', stops: [stop('a', 0), stop('b', 2)] };
+    const piece = pieceOf({ kind: 'copies' }, { flight: { route, aim: 'own' } });
+    const longer = over(piece, 3);
+    for (const phase of [0, 0.21, 0.5, 0.83, 1.4, 2.9])
+      expect(cameraPose(longer, phase / 3).position[0]).toBeCloseTo(cameraPose(piece, phase).position[0], 6);
+  });
+
   it('is none where something is there on frames of the lap alone, or would be too many', () => {
     const there = pieceOf({ kind: 'copies', treatments: [newTreatment('appear', 'a')] });
     expect(lengthened(there, 2)).toBeNull();

@@ -1,4 +1,5 @@
-import { isShown, valueAt, type Control } from '../forms';
+import { routeOf } from '../flight/routes/kinds';
+import { holds, isShown, valueAt, type Control } from '../forms';
 import type { FormLike } from '../forms/field';
 import { heldBy, withParts, type Held, type Part } from '../forms/walk';
 import type { Animated } from '../time/animated';
@@ -37,7 +38,7 @@ function heldOver({ field: { control }, value }: Held, laps: number): unknown {
 
 /** Whether there may be one of its like for each lap. */
 const repeats = ({ moment }: Control, value: object): boolean =>
-  typeof moment === 'object' ? moment.is.includes(valueAt(value, moment.field)) : moment === true;
+  typeof moment === 'object' ? holds(moment, value) : moment === true;
 
 /** What begins and ends on frames of the lap, once for each of so many; null for what does not. */
 function stretchesOver<T extends object>({ fields }: FormLike, value: T, frames: number, laps: number): T[] | null {
@@ -76,14 +77,8 @@ function partOver(part: Part, frames: number, laps: number): object {
       ? []
       : [[name, list.flatMap((one: object, i) => each[i] ?? [one])] as const];
   });
-  const stops = 'stops' in part.value && Array.isArray(part.value.stops) ? stopsOver(part.value.stops, laps) : {};
-  return { ...part.value, ...Object.fromEntries(changes), ...Object.fromEntries(lists), ...stops };
+  return { ...part.value, ...Object.fromEntries(changes), ...Object.fromEntries(lists) };
 }
-
-/** Stations are come to once in each lap. */
-const stopsOver = (stops: readonly object[], laps: number) => ({
-  stops: Array.from({ length: laps }, (_, lap) => stops.map((stop) => ({ ...stop, ...again(stop, lap) }))).flat(),
-});
 
 /**
  * The piece with a lap so many times as long, in which all goes on at its pace: what comes back after one lap does so each
@@ -95,8 +90,10 @@ export function lengthened(piece: Piece, laps: number): Piece | null {
   const { lap } = piece;
   try {
     const over = withParts(PIECE, piece, (part) => partOver(part, lap.frames, laps));
+    const { route } = over.flight;
+    const flight = { ...over.flight, route: routeOf(route.kind).overLaps?.(route, laps) ?? route };
     const tempo = lap.tempo && { ...lap.tempo, beats: lap.tempo.beats * laps };
-    const parsed = PieceSchema.safeParse({ ...over, lap: { ...lap, frames: lap.frames * laps, tempo } });
+    const parsed = PieceSchema.safeParse({ ...over, flight, lap: { ...lap, frames: lap.frames * laps, tempo } });
     return parsed.success ? parsed.data : null;
   } catch (error) {
     if (error instanceof Cannot) return null;

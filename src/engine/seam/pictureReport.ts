@@ -1,5 +1,5 @@
 import type { Guilty } from './guilty';
-import { outliers } from './pops';
+import { outliers, POP_SCORE, popsAtJoin } from './pops';
 
 /** Differences between neighbouring frames around a whole lap, and what they say of the join. */
 export interface PictureReport {
@@ -44,9 +44,6 @@ export const JUMP_SCORE = 2.2;
 /** A step that stands out of its run this many times more than any near it, and by this share, is a jump too. */
 export const BREAK_SCORE = 3;
 const BREAK_SHARE = 0.12;
-/** A block that stands out of its surroundings this much, and this much more than any does at another frame of the lap, pops. */
-export const POP_SCORE = 2;
-const POP_ALONE = 1.5;
 /**
  * A frame a lap later has this share of other colours at most: places are a tile farther on and rounded there, so that an edge goes through the next
  * pixel, or one of two lines that lie in one another is the upper (up to 0.0035 over the demo pieces; the least of the planted faults makes 0.022).
@@ -186,7 +183,8 @@ export function judge({ step, residuals, width, height, later, twice }: Measured
   const out = outliers(residuals, columns, INVISIBLE);
   const joined = out[0].score > out[frames - 1].score ? out[0] : out[frames - 1];
   const elsewhere = Math.max(0, ...out.slice(2, frames - 2).map(({ score: most }) => most));
-  const pops = joined.score > POP_SCORE && joined.score > POP_ALONE * elsewhere;
+  const pop = { score: joined.score, elsewhere };
+  const pops = popsAtJoin(pop);
   const differs = later.share > LATER_SHARE;
   const verdict =
     twice > 0
@@ -210,7 +208,7 @@ export function judge({ step, residuals, width, height, later, twice }: Measured
     verdict,
     ok: verdict === 'closes' || verdict === 'still',
     alone: out.map(({ score: most }) => most),
-    pop: { score: joined.score, elsewhere },
+    pop,
     later,
     twice,
     score,

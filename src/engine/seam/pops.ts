@@ -47,3 +47,11 @@ export function outliers(residuals: readonly Float64Array[], columns: number, le
     return most;
   });
 }
+
+/** A block that stands out of its surroundings this much, and this much more than any does at another frame of the lap, pops. */
+export const POP_SCORE = 2;
+const POP_ALONE = 1.5;
+
+/** Whether something pops at the join. */
+export const popsAtJoin = ({ score, elsewhere }: { score: number; elsewhere: number }): boolean =>
+  score > POP_SCORE && score > POP_ALONE * elsewhere;

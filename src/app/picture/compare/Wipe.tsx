@@ -1,51 +1,23 @@
 import { useEffect, useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import type { Piece } from '../../../core/piece/schema';
-import { troubleWords } from '../../../core/trouble';
+import type { EngineClient } from '../../../engine/client';
 import { bench, useBench } from '../../state/bench';
-import { overtaken, player } from '../../state/player';
 import { useVersions } from '../../state/versions';
+import { useDrawn } from '../instead/useDrawn';
 import { comparedPiece, comparisons, comparedKey } from './compared';
 import styles from './Compare.module.css';
 
-const REST_MS = 200;
-
-/** The other picture, coarse first, then as good as a finished one. */
-function useOther(other: Piece | null, frameIndex: number, size: { width: number; height: number }) {
-  const [shown, setShown] = useState<{ url: string; of: Piece; frameIndex: number } | null>(null);
-  const [failed, setFailed] = useState<string | null>(null);
-  const { width, height } = size;
-  useEffect(() => {
-    if (!other || width < 16 || height < 16) return;
-    let live = true;
-    const urls: string[] = [];
-    const timer = setTimeout(() => {
-      void (async () => {
-        try {
-          for (const passes of other.samples > 1 ? [1, other.samples] : [1]) {
-            const blob = await player.measure('other', (engine) =>
-              engine.still({ piece: other, frameIndex, width, height, passes }),
-            );
-            if (!live) return;
-            const url = URL.createObjectURL(blob);
-            urls.push(url);
-            setShown({ url, of: other, frameIndex });
-            setFailed(null);
-          }
-        } catch (error) {
-          if (live && !overtaken(error)) setFailed(troubleWords(error));
-        }
-      })();
-    }, REST_MS);
-    return () => {
-      live = false;
-      clearTimeout(timer);
-      for (const url of urls) URL.revokeObjectURL(url);
-    };
-  }, [other, frameIndex, width, height]);
-  const fresh = shown?.of === other && shown?.frameIndex === frameIndex;
-  return { url: fresh ? shown.url : null, failed };
+interface Asked {
+  piece: Piece;
+  frameIndex: number;
+  width: number;
+  height: number;
 }
+
+/** Where the picture is while it is shown. */
+const drawStill = async (engine: EngineClient['api'], asked: Asked, passes: number): Promise<string> =>
+  URL.createObjectURL(await engine.still({ ...asked, passes }));
 
 /** What the picture is compared with, over its left part up to a line that is dragged. */
 export function Wipe({ width, height, border }: { width: number; height: number; border: number }) {
@@ -59,11 +31,18 @@ export function Wipe({ width, height, border }: { width: number; height: number;
     () => (history && !playing ? comparedPiece(history, versions, compared) : null),
     [history, versions, compared, playing],
   );
-  const ratio = devicePixelRatio;
-  const { url, failed } = useOther(other, frameIndex, {
-    width: Math.round(width * ratio),
-    height: Math.round(height * ratio),
-  });
+  const [across, down] = [width, height].map((side) => Math.round(side * devicePixelRatio));
+  const asked = useMemo(
+    () => (other && across >= 16 && down >= 16 ? { piece: other, frameIndex, width: across, height: down } : null),
+    [other, frameIndex, across, down],
+  );
+  const { drawn: url, failed } = useDrawn('other', asked, drawStill);
+  useEffect(
+    () => () => {
+      if (url) URL.revokeObjectURL(url);
+    },
+    [url],
+  );
   if (!history || !compared || !other) return null;
   const words = comparisons(history, versions)[comparedKey(compared)] ?? '';
   const move = (to: number): void => setLine(Math.min(1, Math.max(0, to)));

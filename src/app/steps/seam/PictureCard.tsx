@@ -3,6 +3,7 @@ import { lightName } from '../../../core/look/lights/kinds';
 import { effectOf } from '../../../core/look/effects/kinds';
 import { goesOn } from '../../../core/seam/slopes';
 import type { PictureReport } from '../../../engine/protocol';
+import { popsAtJoin } from '../../../engine/seam/pops';
 import type { Quality } from '../../../engine/seam/quality';
 import { Button } from '../../parts/Button';
 import { bench, usePiece } from '../../state/bench';
@@ -26,7 +27,7 @@ const TITLE: Record<PictureReport['verdict'], string> = {
 function foundWords({ verdict, score, pace, pop, later, twice, step }: PictureReport): string {
   switch (verdict) {
     case 'jumps':
-      return pop.score > 2 && pop.score > 1.5 * pop.elsewhere
+      return popsAtJoin(pop)
         ? `one place changes ${pop.score.toFixed(1)} times as much as ever around it; at no other frame does any more than ${pop.elsewhere.toFixed(1)} times`
         : `the change there is ${Math.max(score, pace).toFixed(1)} times that of the frames around it`;
     case 'stops':

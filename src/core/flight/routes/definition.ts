@@ -173,6 +173,8 @@ export interface RouteDefinition<R extends object> {
   closingSteps(route: R, setting: RouteSetting): Record<string, number>;
   /** the same route in one of so many parts of a turn, for those that may close in one; null where they may not as they are */
   inParts?(route: R, parts: number): R | null;
+  /** the same flown as often as there are laps in one longer lap, for those whose places stand in a list */
+  overLaps?(route: R, laps: number): R;
   /** the route as one frame's shutter sees it, for those that jump on a frame */
   exposed?(route: R, exposure: Exposure): R;
   /** the curve it is, whose points are drawn in the map */

@@ -110,6 +110,12 @@ export const stations: RouteDefinition<StationsRoute> = {
   form: StationsForm,
   timed: true,
   marks: ({ stops }) => stops,
+  overLaps: (route, laps) => ({
+    ...route,
+    stops: Array.from({ length: laps }, (_, lap) =>
+      route.stops.map((stop) => (lap === 0 ? stop : { ...stop, id: `${stop.id}.${lap}` })),
+    ).flat(),
+  }),
   withMark: (route, place) => ({
     ...route,
     stops: route.stops.map((stop) => (stop.id === place.id ? { ...stop, ...place } : stop)),
