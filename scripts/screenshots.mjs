@@ -40,12 +40,6 @@ await page.getByRole('article', { name: 'Rope frames' }).getByRole('button').fir
 await goTo(80);
 await final();
 await shoot('build');
-await page.getByRole('button', { name: /Frames drawn live/ }).click();
-await page.getByRole('option', { name: 'Finish at 4' }).click();
-await page.getByText(/^4\d of \d+ · finishing/).waitFor({ timeout: 240_000 });
-await shoot('finishing');
-await page.getByRole('button', { name: /Frames drawn live/ }).click();
-await page.getByRole('option', { name: 'Live' }).click();
 await page.keyboard.press('4');
 await page.getByRole('button', { name: 'Check the pictures' }).click();
 await page.getByText(/join .* score/).waitFor({ timeout: 300_000 });
@@ -104,6 +98,14 @@ await page
 await goTo(40);
 await final();
 await shoot('fly');
+await page.getByRole('button', { name: 'Back to the loops' }).click();
+
+await open('Tide vault');
+await page.keyboard.press('2');
+await card('Lens');
+await goTo(40);
+await final();
+await shoot('dome');
 await page.getByRole('button', { name: 'Back to the loops' }).click();
 
 await open('Lamp dome');

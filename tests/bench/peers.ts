@@ -347,7 +347,7 @@ export function focusNearness(piece: Piece, elements: ArrayLike<number>[], width
       body.scale.setScalar(places[i * 4 + 3]);
       scene.add(body);
     }
-  const { pose, pixelFocal, apertureHalfM } = shotAt(piece, 0, width);
+  const { pose, pixelFocal, apertureHalfM } = shotAt(piece, 0, { width, height }, null);
   const { focusDistance: focus } = pose;
   const camera = new THREE.PerspectiveCamera(
     (2 * Math.atan(height / (2 * pixelFocal)) * 180) / Math.PI,

@@ -1,5 +1,6 @@
 import { Button, Dialog, DialogTrigger, Popover } from 'react-aria-components';
 import { framesFromBeats, lapSeconds, rateHz, type Rate } from '../../core/time/lap';
+import { framed, shapeOf, SHAPES } from '../../core/piece/shapes';
 import { retimed } from '../../core/piece/retime';
 import type { Piece } from '../../core/piece/schema';
 import { ChoiceField } from '../parts/ChoiceField';
@@ -21,16 +22,8 @@ const RATES: Record<string, { words: string; rate: Rate }> = {
   '60000/1001': { words: '59.94', rate: { num: 60000, den: 1001 } },
   '60/1': { words: '60', rate: { num: 60, den: 1 } },
 };
-const FRAMES: Record<string, { words: string; size: [number, number] }> = {
-  '1920x1080': { words: '16:9, 1920 × 1080', size: [1920, 1080] },
-  '3840x2160': { words: '16:9, 3840 × 2160', size: [3840, 2160] },
-  '1080x1920': { words: 'Portrait, 1080 × 1920', size: [1080, 1920] },
-  '1080x1080': { words: 'Square, 1080 × 1080', size: [1080, 1080] },
-  '2560x1080': { words: '21:9, 2560 × 1080', size: [2560, 1080] },
-  '3240x1920': { words: 'Three upright screens, 3240 × 1920', size: [3240, 1920] },
-  '3840x480': { words: 'Wide wall 8:1, 3840 × 480', size: [3840, 480] },
-  '2560x640': { words: 'Wide wall 4:1, 2560 × 640', size: [2560, 640] },
-};
+/** A shape that is none of them. */
+const OWN = 'own';
 
 type Lap = Piece['lap'];
 const withTempo = (lap: Lap): Lap =>
@@ -42,7 +35,7 @@ export function LapSettings() {
   const { lap, frame, tile } = piece;
   const setLap = (change: Partial<Lap>): void => bench.update((now) => retimed(now, withTempo({ ...lap, ...change })));
   const rateKey = `${lap.rate.num}/${lap.rate.den}`;
-  const sizeKey = `${frame.width}x${frame.height}`;
+  const shape = shapeOf(piece) ?? OWN;
   const drift = lap.tempo ? framesFromBeats(lap.tempo.beats, lap.tempo.bpm, lap.rate).driftPerHour : 0;
   return (
     <DialogTrigger>
@@ -103,18 +96,15 @@ export function LapSettings() {
               onChange={(key) => RATES[key] && setLap({ rate: RATES[key].rate })}
             />
           </PlainRow>
-          <PlainRow label="Frame" hint="Shape of the picture.">
+          <PlainRow label="Frame" hint="Shape of the picture; a dome's is a circle, seen by a fisheye: Fly, Lens.">
             <ChoiceField
               label="Frame"
-              value={sizeKey}
+              value={shape}
               choices={{
-                ...(FRAMES[sizeKey] ? {} : { [sizeKey]: `${frame.width} × ${frame.height}` }),
-                ...Object.fromEntries(Object.entries(FRAMES).map(([key, { words }]) => [key, words])),
+                ...(shape === OWN ? { [OWN]: `${frame.width} × ${frame.height}` } : {}),
+                ...Object.fromEntries(Object.entries(SHAPES).map(([key, { words }]) => [key, words])),
               }}
-              onChange={(key) =>
-                FRAMES[key] &&
-                bench.set(['frame'], { ...frame, width: FRAMES[key].size[0], height: FRAMES[key].size[1] })
-              }
+              onChange={(key) => key !== OWN && bench.update((now) => framed(now, key))}
             />
           </PlainRow>
           {(['width', 'height'] as const).map((side) => (

@@ -17,6 +17,7 @@ const turn = { unit: '°', min: 0, max: 180, comfort: 3, decimals: 2, group: han
 const aimed = { field: 'aim', is: ['target'] };
 const seen = { field: 'lens', is: ['perspective'] };
 const flat = { field: 'lens', is: ['orthographic', 'isometric'] };
+const round = { field: 'lens', is: ['fisheye'] };
 const distances = { unit: 'm', min: 0.05, max: 10_000, comfort: 20, group: sharp };
 
 export const FLIGHT_HEADINGS = { route, aim, roll, hand, lens, sharp, shutter };
@@ -185,13 +186,34 @@ export const FLIGHT = form({
   handSeed: seed({ label: 'Seed', group: hand, hint: 'Another seed gives another hand.' }),
   lens: choice(
     'perspective',
-    { perspective: 'Perspective', orthographic: 'Orthographic', isometric: 'Isometric' },
+    { perspective: 'Perspective', orthographic: 'Orthographic', isometric: 'Isometric', fisheye: 'Fisheye' },
     {
       label: 'Projection',
       group: lens,
-      hint: 'Perspective sees as a lens does; orthographic keeps sizes at any distance, and sees what is behind the camera too; isometric looks down at 35.26° along a diagonal.',
+      hint: 'Perspective sees as a lens does; orthographic keeps sizes at any distance, and sees what is behind the camera too; isometric looks down at 35.26° along a diagonal; a fisheye sees a circle for a dome, all around.',
     },
   ),
+  circleDeg: number(180, {
+    label: 'Angle of view',
+    unit: '°',
+    min: 20,
+    max: 360,
+    comfort: 240,
+    decimals: 1,
+    group: lens,
+    when: round,
+    hint: 'From edge to edge of the circle, in which the way from the middle is the angle from it: what a dome covers, 180 for half a ball.',
+  }),
+  raisedDeg: number(0, {
+    label: 'Middle raised',
+    unit: '°',
+    min: -90,
+    max: 90,
+    decimals: 1,
+    group: lens,
+    when: round,
+    hint: 'How far above where the camera faces the middle of the circle is: 90 in a flat planetarium, whose middle is the zenith and whose audience looks at the bottom of the circle; less where a dome is tilted.',
+  }),
   focalMm: animated(28, {
     label: 'Focal length',
     unit: 'mm',
@@ -200,7 +222,7 @@ export const FLIGHT = form({
     comfort: 200,
     decimals: 1,
     group: lens,
-    hint: 'In millimetres, on a sensor 36 mm wide unless changed; without perspective it only sets the depth of field.',
+    hint: 'In millimetres, on a sensor 36 mm wide unless changed; without perspective, and through a fisheye, it only sets the depth of field.',
   }),
   sensorMm: number(36, {
     label: 'Sensor width',

@@ -16,6 +16,8 @@ export function cameraFinding(piece: Piece, g: Symmetry): Finding {
     pose.focusDistance / 10,
     pose.fNumber / 8,
     (pose.orthoWidth ?? 0) / 10,
+    pose.fisheye?.angle ?? 0,
+    pose.fisheye?.raised ?? 0,
   ];
   const end = values(cameraPose(piece, 1));
   // a rotation and its negative are the same: all are compared with the sign of the end's

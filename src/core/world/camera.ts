@@ -1,4 +1,5 @@
 import type { CameraView } from '../elements/world';
+import { raisedBy, type Fisheye } from '../lens/fisheye';
 import { facing } from '../space/frame';
 import type { Piece } from '../piece/schema';
 import {
@@ -29,6 +30,8 @@ export interface CameraPose {
   sensorMm: number;
   /** metres of the world across the picture when the view has no perspective; null when it has */
   orthoWidth: number | null;
+  /** what is seen in place of what the focal length gives; its middle is raised from where the quaternion looks; null with another lens */
+  fisheye: Fisheye | null;
   /** metres along the line of sight */
   focusDistance: number;
   fNumber: number;
@@ -121,7 +124,8 @@ export function cameraPose(piece: Piece, phase: number): CameraPose {
     quaternion,
     focalMm,
     sensorMm: flight.sensorMm,
-    orthoWidth: perspective ? null : at(flight.widthM),
+    orthoWidth: perspective || flight.lens === 'fisheye' ? null : at(flight.widthM),
+    fisheye: flight.lens === 'fisheye' ? { angle: flight.circleDeg * DEGREE, raised: flight.raisedDeg * DEGREE } : null,
     focusDistance,
     fNumber: at(flight.fNumber),
   };
@@ -141,6 +145,10 @@ function focusAt(flight: Flight, prepared: Prepared, phase: number, depthOf: (po
   const pull = Math.min(1, Math.max(0, evaluateAnimated(flight.pull, phase)));
   return 1 / ((1 - pull) / first + pull / second);
 }
+
+/** Turns the axes of the picture into the world: those of the camera, but for a fisheye whose middle is raised. */
+export const pictureTurn = ({ quaternion, fisheye }: CameraPose): Quaternion =>
+  fisheye ? raisedBy(quaternion, fisheye) : quaternion;
 
 function viewOf(piece: Piece, phase: number): CameraView {
   const { position, quaternion, focusDistance, focalMm, sensorMm, orthoWidth } = cameraPose(piece, phase);

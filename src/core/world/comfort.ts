@@ -53,8 +53,9 @@ const PLACES: readonly (readonly [number, number])[] = [
 /** Mean way across the picture, in its widths, of what is in focus at one pose until another. */
 function picturedMotion(from: CameraPose, to: CameraPose, aspect: number): number {
   const d = from.focusDistance;
-  const perWidth = (pose: CameraPose, depth: number): number =>
-    pose.orthoWidth ?? (depth * pose.sensorMm) / pose.focalMm;
+  // of a fisheye's circle what is ahead is seen as by a lens of 90°
+  const perWidth = ({ orthoWidth, fisheye, sensorMm, focalMm }: CameraPose, depth: number): number =>
+    orthoWidth ?? (fisheye ? 2 * depth : (depth * sensorMm) / focalMm);
   let sum = 0;
   for (const [u, v] of PLACES) {
     const width = perWidth(from, d);

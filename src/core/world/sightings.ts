@@ -1,6 +1,7 @@
 import type { Layer } from '../layers/kinds';
 import type { Piece } from '../piece/schema';
-import { inverse, rotate, subtract, type Vec3 } from '../space/vector';
+import { radiansPerPixel } from '../lens/fisheye';
+import { inverse, length, rotate, subtract, type Vec3 } from '../space/vector';
 import { cameraPose } from './camera';
 import { layerElements, pipelineOf } from './layers';
 import { mirrored, mirrorsOf, planeOf } from './mirrors';
@@ -35,6 +36,7 @@ export function sightings(
   const pose = cameraPose(piece, phase);
   const back = inverse(pose.quaternion);
   const pixelFocal = (frame.width * pose.focalMm) / pose.sensorMm;
+  const each = pose.fisheye && radiansPerPixel(pose.fisheye.angle, frame);
   const half: Vec3 = [(frame.width / 2) * (1 + MARGIN), (frame.height / 2) * (1 + MARGIN), 0];
   const aperture = pose.focalMm / 1000 / pose.fNumber / 2;
   const flat = pose.orthoWidth === null ? null : frame.width / pose.orthoWidth;
@@ -49,7 +51,14 @@ export function sightings(
     const here =
       tile === null ? [at] : repetitions(at[2], pose.position[2], tile, reach).map((z): Vec3 => [at[0], at[1], z]);
     for (const place of [...here, ...planes.flatMap((plane) => here.map((p) => mirrored(plane, p)))]) {
-      const [x, y, ahead] = rotate(back, subtract(place, pose.position));
+      const off = subtract(place, pose.position);
+      if (each !== null) {
+        // all around
+        const near = Math.max(NEAREST, length(off) - far);
+        if (near < reach) out[i] = Math.max(out[i], size[i] / near / each);
+        continue;
+      }
+      const [x, y, ahead] = rotate(back, off);
       const depth = -ahead;
       if (flat === null && depth < -far) continue;
       const near = Math.max(NEAREST, depth - far);

@@ -1,7 +1,8 @@
 import { lightOf } from '../look/lights/kinds';
 import type { Piece } from '../piece/schema';
+import { fisheyePlace, radiansPerPixel } from '../lens/fisheye';
 import { dot, inverse, rotate } from '../space/vector';
-import { cameraPose } from './camera';
+import { cameraPose, pictureTurn } from './camera';
 import { MIDDLE } from './lights';
 
 /** Where a direction is seen in a picture. */
@@ -14,6 +15,13 @@ export interface SeenPlace {
 
 /** Cosine from the camera's axis at which a direction is wholly before it. */
 const WHOLLY = 0.35;
+/** Radians over which it goes out beyond the rim of a fisheye's circle. */
+const RIM = 0.2;
+
+const smooth = (share: number): number => {
+  const v = Math.min(1, Math.max(0, share));
+  return v * v * (3 - 2 * v);
+};
 
 /**
  * Where the first sun that is on is seen, or would be; null where there is none.
@@ -26,9 +34,18 @@ export function sunPlace(piece: Piece, phase: number): SeenPlace | null {
   const standing = { ...MIDDLE, rotation: pose.quaternion };
   const { from } = lightOf(sun.kind).at(sun, phase, standing);
   if (!from) return null;
-  const [x, y, z] = rotate(inverse(pose.quaternion), from);
-  const ahead = Math.min(1, Math.max(0, dot([x, y, z], [0, 0, -1]) / WHOLLY));
-  const focal = pose.focalMm / pose.sensorMm / Math.max(-z, 1e-3);
+  const [x, y, z] = rotate(inverse(pictureTurn(pose)), from);
   const { width, height } = piece.frame;
-  return { at: [0.5 + x * focal, 0.5 + (y * focal * width) / height], ahead: ahead * ahead * (3 - 2 * ahead) };
+  if (pose.fisheye) {
+    // it is before a fisheye wherever it is in its circle
+    const { angle } = pose.fisheye;
+    const [right, up] = fisheyePlace([x, y, z]).map((radians) => radians / radiansPerPixel(angle, piece.frame));
+    const within = (angle / 2 - Math.hypot(...fisheyePlace([x, y, z]))) / RIM;
+    return { at: [0.5 + right / width, 0.5 + up / height], ahead: smooth(within + 1) };
+  }
+  const focal = pose.focalMm / pose.sensorMm / Math.max(-z, 1e-3);
+  return {
+    at: [0.5 + x * focal, 0.5 + (y * focal * width) / height],
+    ahead: smooth(dot([x, y, z], [0, 0, -1]) / WHOLLY),
+  };
 }

@@ -9,6 +9,7 @@ import type { Gpu } from '../gl/gpu';
 import { Sized } from '../gl/sized';
 import { fullscreenMaterial } from '../gl/quad';
 import { emptyMatter, floatTarget } from '../gl/target';
+import roundSource from '../fisheye/round.glsl?raw';
 import viewSource from '../frame/view.glsl?raw';
 import motionSource from '../lens/motion.glsl?raw';
 import directionSource from '../matter/direction.glsl?raw';
@@ -53,8 +54,11 @@ export class Channels {
     private readonly view: View,
     private readonly slots: Slots,
   ) {
-    const { uView, uFocus } = view;
-    this.material = fullscreenMaterial(directionSource + channelFragment, { ...this.own, uView, uFocus });
+    const { uView, uFocus, uPicture, uPixelFocal, uToPicture, uCircle } = view;
+    this.material = fullscreenMaterial(
+      `${directionSource}uniform float uPixelFocal;\n${roundSource}${channelFragment}`,
+      { ...this.own, uView, uFocus, uPicture, uPixelFocal, uToPicture, uCircle },
+    );
     this.still = fullscreenMaterial(viewSource + motionSource + motionFragment, { ...view, ...this.own });
   }
 
@@ -87,8 +91,8 @@ export class Channels {
     return motion.texture;
   }
 
-  /** @param to where its numbers go; null for the canvas, to be looked at */
-  draw(channel: Numbers, framed: Framed, to: THREE.WebGLRenderTarget | null): void {
+  /** @param to where its numbers go; null for the canvas @param shown whether they are to be looked at */
+  draw(channel: Numbers, framed: Framed, to: THREE.WebGLRenderTarget | null, shown: boolean): void {
     const { shot } = framed;
     const asked = channelAsks(channel);
     const slot = asked && this.slots.at(asked);
@@ -96,7 +100,7 @@ export class Channels {
       slot?.target.texture ?? (channel.of === 'motion' ? this.motion(framed) : this.seen(framed));
     this.own.uNumber.value = slot?.number ?? 0;
     this.own.uOf.value = channel.of === 'alpha' || channel.of === 'layer' ? OF.share : OF[channel.of];
-    this.own.uShown.value = to === null;
+    this.own.uShown.value = shown;
     this.own.uDrawnBack.value = shot.back;
     this.gpu.quad.draw(this.gpu.renderer, this.material, to);
     this.own.uSurface.value = null;

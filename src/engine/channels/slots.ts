@@ -48,6 +48,8 @@ export class Slots {
   private asked: Asked[] = [];
   private keys = new Map<string, number>();
   private held: THREE.WebGLRenderTarget[] = [];
+  /** where it lies instead, when it was gathered from several views */
+  private gathered: readonly THREE.WebGLRenderTarget[] | null = null;
   /** what a pass sees of one layer alone */
   private scratch: THREE.WebGLRenderTarget | null = null;
   private readonly light = new Map<string, OwnLight>();
@@ -62,6 +64,7 @@ export class Slots {
   begin(asked: readonly Asked[], { width, height }: Pick<Targets, 'width' | 'height'>, shown: ShownLayers): void {
     this.keys = new Map();
     this.asked = [];
+    this.gathered = null;
     for (const one of asked)
       if (!this.keys.has(askedKey(one))) {
         this.keys.set(askedKey(one), this.asked.length);
@@ -141,6 +144,16 @@ export class Slots {
     this.own.uOne.value = null;
   }
 
+  /** What was counted of one view, four numbers each. */
+  get targets(): readonly THREE.WebGLRenderTarget[] {
+    return this.held;
+  }
+
+  /** Says where all that was asked for lies, gathered from several views. */
+  gather(targets: readonly THREE.WebGLRenderTarget[]): void {
+    this.gathered = targets;
+  }
+
   /** Whether anything is asked for. */
   get wanted(): boolean {
     return this.asked.length > 0;
@@ -149,7 +162,7 @@ export class Slots {
   /** Where something is that was asked for. @throws RangeError when it was not */
   at(asked: Asked): Slot {
     const index = this.keys.get(askedKey(asked));
-    const target = index === undefined ? undefined : this.held.at(index >> 2);
+    const target = index === undefined ? undefined : (this.gathered ?? this.held).at(index >> 2);
     if (index === undefined || !target) throw new RangeError(`nobody asked for ${askedKey(asked)}`);
     return { target, number: index & 3 };
   }

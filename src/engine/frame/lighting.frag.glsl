@@ -3,7 +3,7 @@
 // without a graphics card both sides of a condition are worked out for every pixel. By MARK: 0 what is behind everything, two
 // colours from the middle of the picture to its corners; 1 a sky instead; 2 plain matter; 3 matter whose light is known. In a mirror
 // (MIRROR) air counts from the mirror on.
-// Needs frame/view.glsl, frame/pixel.glsl, air/veil.glsl, matter/direction.glsl and matter/shine.glsl with all that that needs.
+// Needs frame/view.glsl, fisheye/round.glsl, frame/pixel.glsl, air/veil.glsl, matter/direction.glsl and matter/shine.glsl with all that that needs.
 uniform sampler2D uMatter;
 uniform sampler2D uMatterColour;
 uniform sampler2D uMatterManner;
@@ -17,9 +17,7 @@ out vec4 outLight;
 
 #if MARK == 0
 vec3 behind() {
-  vec2 at = (vUv - 0.5) * uPicture;
-  vec2 d = at / length(uPicture) * 2.0;
-  return mix(uCentre, uEdge, smoothstep(0.0, 1.0, length(d)));
+  return mix(uCentre, uEdge, smoothstep(0.0, 1.0, outwards((vUv - 0.5) * uPicture, uPicture)));
 }
 #elif MARK == 1
 vec3 behind() {

@@ -11,6 +11,7 @@ import { TILE, type Targets } from './targets';
 import tilesFragment from './tiles.frag.glsl?raw';
 import tilesVertex from './tiles.vert.glsl?raw';
 import type { View } from './view';
+import roundSource from '../fisheye/round.glsl?raw';
 import viewSource from './view.glsl?raw';
 
 /** What a pixel may need: what is behind everything, which may be a sky; plain matter lit; matter whose light is known. */
@@ -45,6 +46,7 @@ export class Lighting {
         head +
         (coated ? '#define COATED\n' : '') +
         viewSource +
+        roundSource +
         VEIL +
         (mark === 'plain' ? shadingSource(lights) : skySources) +
         directionSource +

@@ -1,10 +1,12 @@
 import type * as THREE from 'three';
 import { bladesAt } from '../../core/flight/form';
 import { apertureCells } from '../../core/lens/cells';
-import { channelAsks, type Asked } from '../../core/look/channels';
+import type { Side } from '../../core/lens/fisheye';
+import { channelAsks, type Asked, type Numbers } from '../../core/look/channels';
 import type { Piece } from '../../core/piece/schema';
 import type { LensPass } from '../../core/lens/cells';
 import { evaluateAnimated } from '../../core/time/animated';
+import { cameraPose } from '../../core/world/camera';
 import { sunPlace, type SeenPlace } from '../../core/world/sunPlace';
 import { exposedPiece, exposureOf, withShutter } from '../../core/world/exposed';
 import { clearSky } from '../drawings/dome/sky';
@@ -12,11 +14,12 @@ import { Channels } from '../channels/channels';
 import { RangePaint } from '../channels/range';
 import { Slots, type Slot } from '../channels/slots';
 import { EffectComposer } from '../effects/chain';
+import { Circle } from '../fisheye/circle';
 import { Context } from '../gl/context';
 import type { Gpu } from '../gl/gpu';
 import { Sized } from '../gl/sized';
 import { Quad, Stage } from '../gl/quad';
-import { emptyMatter, floatTarget } from '../gl/target';
+import { emptyMatter, floatTarget, NOWHERE } from '../gl/target';
 import { Shadows } from '../shadows/shadows';
 import { Panoramas } from '../lights/panorama/textures';
 import { Mirrors } from '../mirror/mirrors';
@@ -49,6 +52,21 @@ interface Frame {
   counted: boolean;
 }
 
+/** One of the views that a picture is made of. */
+interface Part {
+  side: Side;
+  /** which of them */
+  index: number;
+  /** its own, pixels */
+  size: { width: number; height: number };
+}
+
+/** The linear light of a picture whose passes are drawn. */
+interface Lit {
+  frame: Frame;
+  light: THREE.WebGLRenderTarget;
+}
+
 /**
  * Draws a piece at a phase. Everything on screen is a function of (piece, request): no frame depends on the one before,
  * so any frame can be drawn alone, in any order, to the same bytes.
@@ -68,6 +86,7 @@ export class Renderer {
   private readonly channels: Channels;
   private readonly range: RangePaint;
   private readonly earlier: Earlier;
+  private readonly circle: Circle;
   private readonly picture: ShownPicture;
   private readonly targets = new Sized((width, height) => new Targets(width, height));
   /** the linear light of the frame that was drawn last */
@@ -96,6 +115,7 @@ export class Renderer {
     this.channels = new Channels(gpu, this.view, this.slots);
     this.range = new RangePaint(gpu);
     this.earlier = new Earlier(gpu);
+    this.circle = new Circle(gpu);
     this.effects = new EffectComposer(gpu);
     this.picture = new ShownPicture(gpu);
   }
@@ -151,27 +171,85 @@ export class Renderer {
     if (!this.piece) return;
     const request = atMoment(this.piece, asked);
     const earlier = earlierOf(this.piece, asked);
-    const whole = earlier.reduce((sum, { request: { passes } }) => sum + passes, request.passes);
+    const views = this.partsOf(this.piece, request).length || 1;
+    const whole = views * earlier.reduce((sum, { request: { passes } }) => sum + passes, request.passes);
     let done = 0;
     this.earlier.begin([...new Set(earlier.map(({ id }) => id))], request);
-    for (const { id, joins, gain, piece, request: other } of earlier) {
-      const frame = this.begin(piece, other, false);
-      for (const _ of this.drawPasses(frame)) yield ++done / whole;
-      this.earlier.add(id, this.bring(frame, other).texture, joins, gain);
-    }
+    for (const { id, joins, gain, piece, request: other } of earlier)
+      for (const lit of this.drawLight(piece, other, false)) {
+        if (lit) this.earlier.add(id, lit.light.texture, joins, gain);
+        else yield ++done / whole;
+      }
     const { channel } = request;
     if (channel.of === 'depth' || channel.of === 'normal' || channel.of === 'motion') {
       // motion is that of a whole frame, and of what moves by itself too
       const whole = channel.of === 'motion' ? withShutter(this.piece, 1 / this.piece.lap.frames) : this.piece;
-      const frame = this.begin(whole, { ...request, elementMotion: true }, true);
-      this.resize(request, to);
-      this.channels.draw(channel, frame, to);
+      this.drawNumbers(channel, whole, { ...request, elementMotion: true }, to);
       yield 1;
       return;
     }
-    const frame = this.begin(this.piece, request, true);
-    for (const _ of this.drawPasses(frame)) yield ++done / whole;
-    this.finish(frame, request, to);
+    for (const lit of this.drawLight(this.piece, request, true)) {
+      if (lit) this.finish(lit, request, to);
+      else yield ++done / whole;
+    }
+  }
+
+  /** The views that a picture is gathered from: the sides of a fisheye's cube; none where it is one view. */
+  private partsOf(piece: Piece, request: FrameRequest): Part[] {
+    const { fisheye } = cameraPose(piece, request.phase);
+    if (!fisheye) return [];
+    const { sides, size } = this.circle.begin(fisheye, request);
+    return sides.map((side, index) => ({ side, index, size }));
+  }
+
+  /**
+   * Draws the light of a picture, yielding nothing after every pass, and itself at the end.
+   * @param counted whether what effects ask for besides light is counted
+   */
+  private *drawLight(piece: Piece, request: FrameRequest, counted: boolean): Generator<Lit | null> {
+    const parts = this.partsOf(piece, request);
+    if (parts.length === 0) {
+      const frame = this.begin(piece, request, counted, null);
+      for (const _ of this.drawPasses(frame)) yield null;
+      const light = this.bring(frame, request);
+      if (counted) this.slots.end();
+      yield { frame, light };
+      return;
+    }
+    const light = this.circle.light();
+    let shares: THREE.WebGLRenderTarget[] | null = null;
+    let lit: Lit | null = null;
+    for (const part of parts) {
+      const frame = this.begin(piece, request, counted, part);
+      for (const _ of this.drawPasses(frame)) yield null;
+      this.circle.add(part.index, this.bring(frame, request).texture, light);
+      if (counted) {
+        this.slots.end();
+        const to = (shares ??= this.circle.sharesOf(this.slots.targets.length));
+        this.slots.targets.forEach(({ texture }, i) => this.circle.add(part.index, texture, to[i]));
+      }
+      lit = { frame, light };
+    }
+    if (shares) this.slots.gather(shares);
+    yield lit;
+  }
+
+  /** Draws numbers that are not the mean of a frame's passes. */
+  private drawNumbers(channel: Numbers, piece: Piece, request: FrameRequest, to: THREE.WebGLRenderTarget | null): void {
+    const parts = this.partsOf(piece, request);
+    const shown = to === null;
+    if (parts.length === 0) {
+      const frame = this.begin(piece, request, true, null);
+      this.resize(request, to);
+      this.channels.draw(channel, frame, to, shown);
+      return;
+    }
+    this.resize(request, to);
+    for (const part of parts) {
+      const numbers = this.circle.numbers(part.size);
+      this.channels.draw(channel, this.begin(piece, request, true, part), numbers, shown);
+      this.circle.pick(part.index, numbers.texture, channel.of === 'depth' && !shown ? NOWHERE : 0, to);
+    }
   }
 
   /** Draws all passes of a frame, yielding after each. */
@@ -192,19 +270,24 @@ export class Renderer {
     if (to === null) this.context.setSize(width, height);
   }
 
-  /** Works out all that does not change from pass to pass. @param counted whether what effects ask for besides light is counted */
-  private begin(whole: Piece, request: FrameRequest, counted: boolean): Frame {
+  /**
+   * Works out all that does not change from pass to pass.
+   * @param counted whether what effects ask for besides light is counted
+   * @param part of the picture that is drawn; null for all of it
+   */
+  private begin(whole: Piece, picture: FrameRequest, counted: boolean, part: Part | null): Frame {
     const { view } = this;
+    const request = part ? { ...picture, ...part.size } : picture;
     const { phase } = request;
     const piece = exposedPiece(whole, exposureOf(whole, phase));
     const { flight } = piece;
     const targets = this.targets.at(request);
-    const shot = shotAt(piece, request.phase, request.width);
+    const shot = shotAt(piece, request.phase, picture, part);
     setFrame(view, piece, shot, request);
     this.sum.setLook(piece, request.phase);
     this.panoramas.at(piece, request.phase);
     this.slides.at(piece);
-    this.screens.at(piece, request);
+    this.screens.at(piece, picture);
     const shown = this.layers.at(piece, shot, request);
     const { thins: particles, coarsens: shapes } = shown;
     this.lessens = { particles, shapes };
@@ -252,14 +335,13 @@ export class Renderer {
     return this.sum.bring(targets, shown.solid || clear, used);
   }
 
-  private finish(frame: Frame, request: FrameRequest, to: THREE.WebGLRenderTarget | null): void {
+  private finish({ frame, light }: Lit, request: FrameRequest, to: THREE.WebGLRenderTarget | null): void {
     const { piece } = frame;
-    const light = (this.light = this.bring(frame, request));
-    this.slots.end();
+    this.light = light;
     this.resize(request, to);
     const { channel } = request;
     if (channel.of !== 'picture' && channel.of !== 'range') {
-      this.channels.draw(channel, frame, to);
+      this.channels.draw(channel, frame, to, to === null);
       return;
     }
     const slotOf = (asked: Asked): Slot => this.slots.at(asked);
@@ -271,6 +353,7 @@ export class Renderer {
       this.effects.run(piece.look.effects, light, target, { ...moment, texture, step, slotOf, sunAt, earlierOf });
     if (channel.of === 'range') this.range.draw(request, (target) => run(target, false), to);
     else run(to, request.texture);
+    if (frame.shot.side) this.circle.cut(to);
   }
 
   /** The canvas as encoded sRGB bytes, top row first. */
@@ -372,6 +455,7 @@ export class Renderer {
     this.channels.dispose();
     this.range.dispose();
     this.earlier.dispose();
+    this.circle.dispose();
     this.effects.dispose();
     this.picture.dispose();
     this.context.dispose();

@@ -1,4 +1,5 @@
 // The linear picture: what was drawn at full size, and the wide blurs drawn into half, quarter and eighth size.
+// Needs fisheye/round.glsl.
 uniform sampler2D uFull;
 uniform sampler2D uHalf;
 uniform sampler2D uQuarter;
@@ -16,8 +17,7 @@ void main() {
   if (uUsed.y) c += texture(uQuarter, vUv).rgb;
   if (uUsed.z) c += texture(uEighth, vUv).rgb;
   if (uBehindAll) {
-    vec2 d = (vUv - 0.5) * uPicture / length(uPicture) * 2.0;
-    c += mix(uCentre, uEdge, smoothstep(0.0, 1.0, length(d)));
+    c += mix(uCentre, uEdge, smoothstep(0.0, 1.0, outwards((vUv - 0.5) * uPicture, uPicture)));
   }
   outColour = vec4(c, 1.0);
 }

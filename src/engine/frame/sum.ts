@@ -9,6 +9,7 @@ import { emptyLight } from '../gl/target';
 import { GlassStage } from '../glass/glass';
 import { FewPassLens } from '../lens/lens';
 import { Lighting } from './lighting';
+import roundSource from '../fisheye/round.glsl?raw';
 import resolveFragment from './resolve.frag.glsl?raw';
 import type { Levels, Targets } from './targets';
 import type { Shot } from './shot';
@@ -34,7 +35,7 @@ export class Sum {
     this.lens = new FewPassLens(gpu, view);
     this.glass = new GlassStage(gpu, view);
     this.air = new LitAir(gpu, view);
-    this.resolve = fullscreenMaterial(resolveFragment, {
+    this.resolve = fullscreenMaterial(`uniform float uPixelFocal;\n${roundSource}${resolveFragment}`, {
       uFull: { value: null },
       uHalf: { value: null },
       uQuarter: { value: null },
@@ -42,6 +43,9 @@ export class Sum {
       uUsed: { value: [false, false, false] },
       uBehindAll: { value: true },
       uPicture: view.uPicture,
+      uPixelFocal: view.uPixelFocal,
+      uToPicture: view.uToPicture,
+      uCircle: view.uCircle,
       ...this.background,
     });
   }

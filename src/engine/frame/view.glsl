@@ -1,6 +1,7 @@
 // What every drawing pass knows of the camera. Pixels are those of the full-size picture, y up.
 uniform vec2 uPicture;       // width, height in pixels
 uniform float uPixelFocal;   // focal length in pixels
+uniform float uHigh;         // height of the picture in such pixels: what is as wide as a share of it is so wide
 uniform float uApertureHalf; // radius of the aperture in metres
 uniform float uFocus;        // metres
 uniform float uFlat;         // without perspective the distance at which the lens would see as much; 0 with it

@@ -10,6 +10,7 @@ import { panoramaUniforms } from '../lights/panorama/textures';
 import { slideUniforms } from '../lights/slides';
 import { lightUniforms, setLights } from '../lights/table';
 import { shadowUniforms } from '../shadows/uniforms';
+import { toPicture } from '../fisheye/circle';
 import { viewMatrix, type Shot } from './shot';
 import type { FrameRequest } from './request';
 
@@ -30,6 +31,9 @@ export const makeView = () => ({
   ...shadowUniforms(),
   uPicture: { value: new THREE.Vector2() },
   uPixelFocal: { value: 1 },
+  uHigh: { value: 1 },
+  uToPicture: { value: new THREE.Matrix3() },
+  uCircle: { value: new THREE.Vector2() },
   uApertureHalf: { value: 0 },
   uFocus: { value: 1 },
   uFlat: { value: 0 },
@@ -91,6 +95,10 @@ export function setFrame(
 ): void {
   view.uPicture.value.set(width, height);
   view.uPixelFocal.value = shot.pixelFocal;
+  view.uHigh.value = shot.high;
+  view.uCircle.value.set(...shot.round);
+  if (shot.side) view.uToPicture.value.copy(toPicture(shot.side));
+  else view.uToPicture.value.identity();
   view.uApertureHalf.value = shot.apertureHalfM;
   view.uFocus.value = shot.pose.focusDistance + shot.back;
   view.uFlat.value = shot.flat;
@@ -138,7 +146,7 @@ export function setPass(
 ): boolean {
   const { lens, index, total } = pass;
   view.uPass.value.set(lens.a, lens.b, lens.t, Math.log2(total));
-  view.uView.value.copy(total === 1 ? shot.mid : viewMatrix(piece, phaseOf(shot, pass)));
+  view.uView.value.copy(total === 1 ? shot.mid : viewMatrix(piece, phaseOf(shot, pass), shot.side));
   view.uTime.value = lens.t;
   const { frames } = piece.lap;
   const phase = phaseOf(shot, pass);

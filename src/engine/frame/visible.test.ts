@@ -26,9 +26,11 @@ const frameOf = (piece: Piece, layer: Layer) => ({
   once: standsOnce(piece, layer),
 });
 
+const SIZE = { width: 640, height: 360 };
+
 /** Every element of every repetition that is in front of the lens and in reach, by brute force. */
 function missed(piece: Piece, layer: Layer, phase: number): { seen: number; missed: number; outOfRange: number } {
-  const shot = shotAt(piece, phase, 640);
+  const shot = shotAt(piece, phase, SIZE, null);
   const found = visibleParts(
     { piece, extent: layerExtent(piece, layer), once: standsOnce(piece, layer) },
     shot,
@@ -76,7 +78,7 @@ describe('what the camera can see', () => {
   it('leaves out what is behind, as far as drift lets it be sure', () => {
     const piece = demo('plankton-bloom');
     const [, , layer] = piece.layers;
-    const shot = shotAt(piece, 0.2, 640);
+    const shot = shotAt(piece, 0.2, SIZE, null);
     const drawn = visibleParts(
       { piece, extent: layerExtent(piece, layer), once: standsOnce(piece, layer) },
       shot,
@@ -90,7 +92,7 @@ describe('what the camera can see', () => {
     const piece = demo('ropewalk-tunnel');
     const near: Piece = { ...piece, look: { ...piece.look, reach: 6 } };
     const count = (p: Piece): number =>
-      visibleParts(frameOf(p, p.layers[0]), shotAt(p, 0, 640), partsOf(p.layers[0])).length;
+      visibleParts(frameOf(p, p.layers[0]), shotAt(p, 0, SIZE, null), partsOf(p.layers[0])).length;
     expect(count(near)).toBeLessThan(count(piece) / 2);
   });
 });

@@ -1,7 +1,7 @@
 import * as THREE from 'three';
 
 /** Depth in metres where there is no matter. */
-const NOWHERE = 1e9;
+export const NOWHERE = 1e9;
 
 /** Empties a target that light is added in. */
 export function emptyLight(renderer: THREE.WebGLRenderer, target: THREE.WebGLRenderTarget): void {

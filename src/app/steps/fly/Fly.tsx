@@ -67,11 +67,12 @@ function summary(piece: Piece, phase: number, group: FlyGroup): string {
         : `${name ?? 'own figures'} · ×${evaluateAnimated(flight.handScale, phase).toFixed(2)}`;
     }
     case 'lens': {
-      const sees =
-        pose.orthoWidth === null
+      const sees = pose.fisheye
+        ? `fisheye · ${flight.circleDeg}°${flight.raisedDeg === 0 ? '' : ` · raised ${flight.raisedDeg}°`}`
+        : pose.orthoWidth === null
           ? `${pose.focalMm.toFixed(0)} mm · ${fieldOfViewDeg(pose.focalMm, pose.sensorMm).toFixed(1)}° wide`
           : `${flight.lens} · ${Number(pose.orthoWidth.toFixed(2))} m wide`;
-      return `${sees} · f/${pose.fNumber.toFixed(1)}${flight.hold === 'none' || pose.orthoWidth !== null ? '' : ' · dolly zoom'}`;
+      return `${sees} · f/${pose.fNumber.toFixed(1)}${flight.lens !== 'perspective' || flight.hold === 'none' ? '' : ' · dolly zoom'}`;
     }
     case 'sharp': {
       const { near, far } = depthLimitsMm(pose.focalMm, pose.fNumber, pose.focusDistance * 1000);

@@ -50,7 +50,7 @@ void drawStrip(vec3 v[2], vec3 own[2], ivec3 period, float key, vec2 corner, flo
   vec2 at[2];
   for (int i = 0; i < 2; i++) {
     clip[i] = throughLens(v[i], lens, uJitter);
-    float half_ = 0.5 * uLines[0].x * (uLines[0].y > 0.5 ? uPixelFocal / over(-v[i].z) : uPicture.y);
+    float half_ = 0.5 * uLines[0].x * (uLines[0].y > 0.5 ? uPixelFocal / over(-v[i].z) : uHigh);
     hand[i] = handOf(own[i], period, key, half_);
     at[i] = 0.5 * clip[i].xy / clip[i].w * uPicture + hand[i].yz;
   }

@@ -77,7 +77,7 @@ float leastBlur(float ra, float rb) { return ra * rb < 0.0 ? 0.0 : min(abs(ra), 
 // half of its width at a depth, pixels. radius: metres of the element there
 float halfWidth(float depth, float radius) {
 #ifdef LINKS
-  return 0.5 * uThickness * uPicture.y;
+  return 0.5 * uThickness * uHigh;
 #else
 #ifdef SIZED
   return radius * uPixelFocal / over(depth);

@@ -4,7 +4,7 @@ uniform float uLevel;
 flat in vec4 fCentre;
 flat in vec4 fStreak;
 flat in vec3 fEnergy;
-flat in vec2 fKind;
+flat in vec4 fKind;
 out vec4 outColour;
 
 // integral of (c - s^2)^2
@@ -19,6 +19,7 @@ void main() {
   if (seen <= 0.0) discard;
   float re = fCentre.z;
   vec2 d = (at - fCentre.xy) / re;
+  d -= fKind.zw * dot(fKind.zw, d);
   vec2 streak = fStreak.xy / re;
   float run = length(streak);
   float len = max(run, 0.02);

@@ -7,10 +7,10 @@ int classOf(ivec2 texel, int repetition) {
   if (texelFetch(uOpenLook, texel, 0).rgb == vec3(0.0)) return 0;
   Particle p = particle(texelFetch(uOpenPlace, texel, 0), texelFetch(uClosePlace, texel, 0), repetition);
   float depth = p.s1.z;
-  if (depth < 0.02 || presence(depth) <= 0.0) return 0;
+  if (depth < 0.02 || p.here <= 0.0) return 0;
   // the path is the parabola through three places, and within the polygon that controls it; every streak ends within half of it
   vec2 control = 2.0 * p.s1.xy - 0.5 * (p.s0.xy + p.s2.xy);
-  vec2 reach = vec2(p.re * (widest() * 1.05 + 0.25) + 12.0) + 0.5 * abs(p.s2.xy - p.s0.xy);
+  vec2 reach = vec2(p.re * longer(longWay(p.s1.xy - uPicture * 0.5)) * (widest() * 1.05 + 0.25) + 12.0) + 0.5 * abs(p.s2.xy - p.s0.xy);
   vec2 low = min(min(p.s0.xy, p.s2.xy), min(p.s1.xy, control)) - reach;
   vec2 high = max(max(p.s0.xy, p.s2.xy), max(p.s1.xy, control)) + reach;
   if (any(lessThan(high, vec2(0.0))) || any(greaterThan(low, uPicture))) return 0;

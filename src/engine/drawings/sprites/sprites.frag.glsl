@@ -5,7 +5,7 @@ flat in vec4 fCentre;
 flat in vec4 fCell;
 flat in vec4 fStreak;
 flat in vec3 fEnergy;
-flat in vec2 fKind;
+flat in vec4 fKind;
 uniform int uSprite;         // what a particle in focus looks like, a SPRITE_…
 uniform sampler2D uSpritePicture;
 uniform vec3 uSpriteGain;    // by which a picture's light becomes that of a plain disc of its mean colour
@@ -56,6 +56,7 @@ void main() {
   float seen = seenPast(ivec2(at / uLevel), fKind.y);
   if (seen <= 0.0) discard;
   vec2 d = at - fCentre.xy;
+  d -= fKind.zw * dot(fKind.zw, d);
   float re = fCentre.z;
   int taps = int(fStreak.z);
   bool cut = fCell.z * fCell.w > 1.0;

@@ -14,7 +14,7 @@ flat out vec4 fCell;     // cell index a, b; cells along a, b
 #endif
 flat out vec4 fStreak;   // streak in target pixels, taps, share of the radius that is blur
 flat out vec3 fEnergy;   // light per pixel of the target
-flat out vec2 fKind;     // bell 0..1, depth
+flat out vec4 fKind;     // bell 0..1, depth; the way it is longer along
 
 void skip() {
   gl_Position = vec4(2.0, 2.0, 2.0, 1.0);
@@ -33,8 +33,8 @@ void main() {
   float blur = p.blur;
   float bell = p.bell;
   float re = p.re;
-  float here = presence(depth);
-  fCentre = vec4(0.0); fStreak = vec4(0.0); fEnergy = vec3(0.0); fKind = vec2(0.0);
+  float here = p.here;
+  fCentre = vec4(0.0); fStreak = vec4(0.0); fEnergy = vec3(0.0); fKind = vec4(0.0);
 #ifndef SMALL
   fCell = vec4(0.0);
 #endif
@@ -91,10 +91,12 @@ void main() {
     high *= rim;
   }
 #endif
+  vec2 way = longWay(s1.xy - uPicture * 0.5);
+  float times = longer(way);
   // a bell is nothing at its rim; a disc's soft edge reaches beyond it
   float pad = 0.05 + (1.0 - bell);
-  vec2 lowPx = (centre + low * re - abs(streak) * 0.5) * uLevel - pad;
-  vec2 highPx = (centre + high * re + abs(streak) * 0.5) * uLevel + pad;
+  vec2 lowPx = (centre + low * (re * times) - abs(streak) * 0.5) * uLevel - pad;
+  vec2 highPx = (centre + high * (re * times) + abs(streak) * 0.5) * uLevel + pad;
   vec2 target = uPicture * uLevel;
   if (highPx.x < 0.0 || highPx.y < 0.0 || lowPx.x > target.x || lowPx.y > target.y) { skip(); return; }
 
@@ -116,6 +118,6 @@ void main() {
   fCell = vec4(cell, cells);
 #endif
   float pace = max(1.5, 1.7725 * re * 0.25 / sqrt(cells.x * cells.y)) ;
-  fStreak = vec4(streak * uLevel, clamp(ceil(length(streak) / pace), 1.0, 12.0), blurred);
-  fKind = vec2(bell, depth);
+  fStreak = vec4((streak - way * dot(way, streak)) * uLevel, clamp(ceil(length(streak) / pace), 1.0, 12.0), blurred);
+  fKind = vec4(bell, depth, way);
 }

@@ -1,6 +1,6 @@
 import { worldOf } from '../../../../core/world/layers';
 import { standsOnce } from '../../../../core/world/route';
-import { cameraPose, type CameraPose, flightOf } from '../../../../core/world/camera';
+import { cameraPose, type CameraPose, flightOf, pictureTurn } from '../../../../core/world/camera';
 import { carriedBy } from '../../../../core/world/flight';
 import { layerBatch } from '../../../../core/world/batch';
 import { definitionOf } from '../../../../core/layers/kinds';
@@ -248,11 +248,13 @@ function drawCamera(
   const ahead = -pose.position[2] - base;
   const along = flightOf(piece).travel.advance === 0 ? ahead : ((((ahead + lean) % span) + span) % span) - lean;
   const at = [view.x(along, lane), view.y(pose.position[index], lane)];
-  const forward = rotate(pose.quaternion, [0, 0, -1]);
+  // seen from above a raised fisheye still faces where the camera does
+  const forward = rotate(lane === 'plan' ? pose.quaternion : pictureTurn(pose), [0, 0, -1]);
   const angle = Math.atan2(-forward[index] * across, -forward[2] * perMetre);
   const aspect = index === 0 ? 1 : piece.frame.height / piece.frame.width;
-  const half =
-    pose.orthoWidth === null
+  const half = pose.fisheye
+    ? pose.fisheye.angle / 2
+    : pose.orthoWidth === null
       ? Math.atan(
           Math.tan((fieldOfViewDeg(pose.focalMm, pose.sensorMm) * Math.PI) / 360) * aspect * (across / perMetre),
         )
@@ -263,12 +265,13 @@ function drawCamera(
   const reach = Math.min(piece.look.reach, piece.tile) * perMetre;
   const wedge = (from: number, to: number): void => {
     c.beginPath();
+    // a circle's is round
+    const steps = pose.fisheye ? 24 : 1;
+    const sides = Array.from({ length: steps + 1 }, (_, i) => (2 * i) / steps - 1);
     for (const [far, side] of [
-      [from, -1],
-      [to, -1],
-      [to, 1],
-      [from, 1],
-    ] as const) {
+      ...sides.map((side): [number, number] => [to, side]),
+      ...sides.reverse().map((side): [number, number] => [from, side]),
+    ]) {
       const turn = angle + side * half;
       c.lineTo(
         at[0] + far * Math.cos(turn) - side * band * Math.sin(angle),

@@ -37,7 +37,7 @@ export function projector(
 
 /** Corners of what the camera sees at a distance, in the world. */
 export function fieldCorners(pose: CameraPose, distance: number, aspect: number): Vec3[] {
-  const width = pose.orthoWidth ?? (distance * pose.sensorMm) / pose.focalMm;
+  const width = pose.orthoWidth ?? (pose.fisheye ? 2 * distance : (distance * pose.sensorMm) / pose.focalMm);
   const [x, y] = [width / 2, width / aspect / 2];
   return [
     [-x, -y],
