@@ -54,7 +54,7 @@ function shown(light: Float32Array, { width, height }: { width: number; height: 
 }
 
 const light = async (page: Page, piece: Piece, size: typeof FLAT): Promise<Buffer> =>
-  shown(await numbersOf(page, piece, { ...size, frameIndex: FRAME, passes: 16 }), size);
+  shown(await numbersOf(page, piece, { ...size, frameIndex: FRAME, passes: 8 }), size);
 
 /** What ffmpeg's v360 makes of a circle of an angle: the picture of a lens that is turned in it. */
 function flattened(circle: Buffer, angle: number, yaw: number, pitch: number): Buffer {
@@ -199,7 +199,7 @@ for (const degrees of [0, 30, 44, 60, 85])
       });
     const [x, y, z] = layerElements(one(0, 0, 0), 'mote', 0, 1).position;
     const piece = one(x - 4 * Math.sin(degrees * DEGREE), y, z + 4 * Math.cos(degrees * DEGREE));
-    const red = await numbersOf(page, piece, { ...ROUND, passes: 16 });
+    const red = await numbersOf(page, piece, { ...ROUND, passes: 4 });
     let [sum, mx, my] = [0, 0, 0];
     const all = Array.from({ length: ROUND.width * ROUND.height }, (_, i) => ({
       v: red[i * 4],

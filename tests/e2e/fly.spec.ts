@@ -303,6 +303,27 @@ test('an orbit, a carried camera and one that looks ahead on its way close; keys
   await expect(number(page, 'Frames, f')).toHaveValue('300');
 });
 
+test('a dome is seen by a fisheye, and closes; another shape has a lens again', async ({ page }) => {
+  const shape = async (name: string): Promise<void> => {
+    await page.getByRole('button', { name: /^Lap and frame/ }).click();
+    await choose(page, 'Frame', name);
+    await page.keyboard.press('Escape');
+  };
+  await flying(page);
+  await shape('Dome, 2048 × 2048');
+  await openCard(page, 'Lens');
+  await expect(card(page, 'Lens')).toContainText('fisheye · 180°');
+  await number(page, /^Middle raised/).fill('90');
+  await number(page, /^Middle raised/).press('Enter');
+  await expect(card(page, 'Lens')).toContainText('raised 90°');
+  await closes(page);
+  await step(page, 'Fly').click();
+  await shape('16:9, 1920 × 1080');
+  await expect(card(page, 'Lens')).toContainText(/mm · [\d.]+° wide/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(card(page, 'Lens')).toContainText('fisheye');
+});
+
 test('the parts of a turn after which a world looks the same are found and flown', async ({ page }) => {
   const ring = pieceOf(
     {

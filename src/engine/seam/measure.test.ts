@@ -113,7 +113,7 @@ describe('the pictures of a busy lap', () => {
     expect(report).toMatchObject({ ok: false, guilty: { part: 'layer', id: 'b' } });
   });
 
-  it('travel that is eased to a stand at the seam stops, and goes on when it is mended', async () => {
+  describe('travel that is eased to a stand at the seam', () => {
     const keys = [
       { id: 'a', at: 0, value: 0, ease: 'smooth' },
       { id: 'b', at: 0.2, value: 1, ease: 'smooth' },
@@ -126,12 +126,18 @@ describe('the pictures of a busy lap', () => {
       layers: still,
       lap: { frames: 120, rate: { num: 25, den: 1 } },
     });
-    expect(await reportOf(eased)).toMatchObject({ verdict: 'stops', ok: false });
-    const repair = goesOn(eased);
-    expect(repair?.path).toEqual(['flight', 'speed']);
-    const mended = setAt(eased, repair?.path ?? [], repair?.value);
-    expect(await reportOf(mended)).toMatchObject({ verdict: 'closes' });
-    expect(goesOn(mended)).toBeNull();
+
+    it('stops', async () => {
+      expect(await reportOf(eased)).toMatchObject({ verdict: 'stops', ok: false });
+    });
+
+    it('goes on when it is mended', async () => {
+      const repair = goesOn(eased);
+      expect(repair?.path).toEqual(['flight', 'speed']);
+      const mended = setAt(eased, repair?.path ?? [], repair?.value);
+      expect(await reportOf(mended)).toMatchObject({ verdict: 'closes' });
+      expect(goesOn(mended)).toBeNull();
+    });
   });
 
   it('a light of half a cycle is named, and not the layers that it lights', async () => {
