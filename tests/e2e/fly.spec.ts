@@ -307,7 +307,10 @@ test('a dome is seen by a fisheye, and closes; another shape has a lens again', 
   const shape = async (name: string): Promise<void> => {
     await page.getByRole('button', { name: /^Lap and frame/ }).click();
     await choose(page, 'Frame', name);
-    await page.keyboard.press('Escape');
+    await expect(page.getByRole('listbox')).toHaveCount(0);
+    const settings = page.getByRole('dialog', { name: 'Lap and frame' });
+    await settings.press('Escape');
+    await expect(settings).toHaveCount(0);
   };
   await flying(page);
   await shape('Dome, 2048 × 2048');

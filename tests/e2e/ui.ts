@@ -7,7 +7,7 @@ export const drawn = (page: Page) =>
 /** Opens a copy of a recipe by its address: the first screen need not be drawn. */
 export async function openRecipe(page: Page, name = 'Slipway spiral'): Promise<void> {
   await page.goto(`/#/recipe/${name.toLowerCase().replaceAll(' ', '-')}`);
-  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible({ timeout: 60_000 });
   await drawn(page);
 }
 
