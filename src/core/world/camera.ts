@@ -150,6 +150,10 @@ function focusAt(flight: Flight, prepared: Prepared, phase: number, depthOf: (po
 export const pictureTurn = ({ quaternion, fisheye }: CameraPose): Quaternion =>
   fisheye ? raisedBy(quaternion, fisheye) : quaternion;
 
+/** Metres that the width of the picture spans at a depth; of a fisheye's circle that of what is ahead, as by a lens of 90°. */
+export const acrossAt = ({ orthoWidth, fisheye, sensorMm, focalMm }: CameraPose, depth: number): number =>
+  orthoWidth ?? (fisheye ? 2 * depth : (depth * sensorMm) / focalMm);
+
 function viewOf(piece: Piece, phase: number): CameraView {
   const { position, quaternion, focusDistance, focalMm, sensorMm, orthoWidth } = cameraPose(piece, phase);
   const { width, height } = piece.frame;

@@ -2,7 +2,7 @@ import type { Piece } from '../piece/schema';
 import { add, inverse, length, multiply, rotate, subtract } from '../space/vector';
 import type { Animated } from '../time/animated';
 import { lapSeconds, rateHz } from '../time/lap';
-import { cameraPose, type CameraPose, flightOf } from './camera';
+import { acrossAt, cameraPose, type CameraPose, flightOf } from './camera';
 
 /** How a flight feels, at equally spaced moments of the lap. The hand that holds the camera is left out. */
 export interface Comfort {
@@ -53,15 +53,12 @@ const PLACES: readonly (readonly [number, number])[] = [
 /** Mean way across the picture, in its widths, of what is in focus at one pose until another. */
 function picturedMotion(from: CameraPose, to: CameraPose, aspect: number): number {
   const d = from.focusDistance;
-  // of a fisheye's circle what is ahead is seen as by a lens of 90°
-  const perWidth = ({ orthoWidth, fisheye, sensorMm, focalMm }: CameraPose, depth: number): number =>
-    orthoWidth ?? (fisheye ? 2 * depth : (depth * sensorMm) / focalMm);
   let sum = 0;
   for (const [u, v] of PLACES) {
-    const width = perWidth(from, d);
+    const width = acrossAt(from, d);
     const world = add(from.position, rotate(from.quaternion, [u * width, (v * width) / aspect, -d]));
     const [x, y, z] = rotate(inverse(to.quaternion), subtract(world, to.position));
-    const across = perWidth(to, Math.max(0.01, -z));
+    const across = acrossAt(to, Math.max(0.01, -z));
     sum += Math.hypot(x / across - u, y / across - v / aspect);
   }
   return sum / PLACES.length;

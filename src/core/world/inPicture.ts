@@ -1,7 +1,7 @@
 import type { Piece } from '../piece/schema';
 import { fisheyePlace, radiansPerPixel } from '../lens/fisheye';
 import { dot, length, rotate, subtract, type Vec3 } from '../space/vector';
-import { cameraPose, pictureTurn } from './camera';
+import { acrossAt, cameraPose, pictureTurn } from './camera';
 
 /** A place as the camera sees it, from the middle of its lens. */
 export interface InPicture {
@@ -22,7 +22,7 @@ const NEAREST = 0.02;
 /** Where a place of the world, in metres, is in the picture at a phase; null where it is behind the camera, or beyond the circle of a fisheye. */
 export function inPicture(piece: Piece, place: Vec3, phase: number): InPicture | null {
   const pose = cameraPose(piece, phase);
-  const { position, focalMm, sensorMm, orthoWidth, fisheye } = pose;
+  const { position, orthoWidth, fisheye } = pose;
   const [right, up, away] = (
     [
       [1, 0, 0],
@@ -41,7 +41,7 @@ export function inPicture(piece: Piece, place: Vec3, phase: number): InPicture |
     return { x: 0.5 + at[0] / each / width, y: 0.5 - at[1] / each / height, span: far * each * width, right, up, away };
   }
   if (orthoWidth === null && distance < NEAREST) return null;
-  const span = orthoWidth ?? (distance * sensorMm) / focalMm;
+  const span = acrossAt(pose, distance);
   return {
     x: 0.5 + dot(off, right) / span,
     y: 0.5 - ((dot(off, up) / span) * width) / height,

@@ -1,7 +1,6 @@
 import type * as THREE from 'three';
 import { bladesAt } from '../../core/flight/form';
 import { apertureCells } from '../../core/lens/cells';
-import type { Side } from '../../core/lens/fisheye';
 import { channelAsks, type Asked, type Numbers } from '../../core/look/channels';
 import type { Piece } from '../../core/piece/schema';
 import type { LensPass } from '../../core/lens/cells';
@@ -32,7 +31,7 @@ import { lightTargets } from './levels';
 import type { FrameNumbers } from '../protocol';
 import { topFirst } from './rows';
 import type { FrameRequest, Lessens } from './request';
-import { shotAt, type Shot } from './shot';
+import { shotAt, type Shot, type ShotPart } from './shot';
 import { ShownPicture } from './shownPicture';
 import { Sum } from './sum';
 import { LEVELS, Targets } from './targets';
@@ -53,12 +52,9 @@ interface Frame {
 }
 
 /** One of the views that a picture is made of. */
-interface Part {
-  side: Side;
+interface Part extends ShotPart {
   /** which of them */
   index: number;
-  /** its own, pixels */
-  size: { width: number; height: number };
 }
 
 /** The linear light of a picture whose passes are drawn. */
@@ -199,7 +195,7 @@ export class Renderer {
     const { fisheye } = cameraPose(piece, request.phase);
     if (!fisheye) return [];
     const { sides, size } = this.circle.begin(fisheye, request);
-    return sides.map((side, index) => ({ side, index, size }));
+    return sides.map((side, index) => ({ side, index, size, angle: fisheye.angle }));
   }
 
   /**

@@ -53,9 +53,17 @@ interface Size {
   height: number;
 }
 
+/** A side of a fisheye's cube that is drawn. */
+export interface ShotPart {
+  side: Side;
+  /** its own, pixels */
+  size: Size;
+  /** radians from edge to edge of the circle */
+  angle: number;
+}
+
 /** What a fisheye's circle gives the shot of a side. */
-function ofSide({ fisheye }: CameraPose, picture: Size, view: Size): Pick<Shot, 'pixelFocal' | 'round' | 'high'> {
-  const angle = fisheye?.angle ?? Math.PI;
+function ofSide({ angle, size: view }: ShotPart, picture: Size): Pick<Shot, 'pixelFocal' | 'round' | 'high'> {
   const each = radiansPerPixel(angle, picture);
   const pixelFocal = view.width / 2 / (1 + OVERLAP);
   return { pixelFocal, round: [angle / 2, each], high: picture.height * pixelFocal * each };
@@ -63,9 +71,9 @@ function ofSide({ fisheye }: CameraPose, picture: Size, view: Size): Pick<Shot, 
 
 /**
  * @param picture its size in pixels
- * @param part the side of a fisheye's cube that is drawn, and its size; null for the whole picture
+ * @param part the side of a fisheye's cube that is drawn; null for the whole picture
  */
-export function shotAt(piece: Piece, phase: number, picture: Size, part: { side: Side; size: Size } | null): Shot {
+export function shotAt(piece: Piece, phase: number, picture: Size, part: ShotPart | null): Shot {
   const pose = cameraPose(piece, phase);
   const side = part?.side ?? null;
   const openFor = openLaps(piece, phase);
@@ -90,6 +98,6 @@ export function shotAt(piece: Piece, phase: number, picture: Size, part: { side:
     back: drawnBack(piece, pose),
     flat: pose.orthoWidth === null ? 0 : (pose.orthoWidth * pose.focalMm) / pose.sensorMm,
     apertureHalfM: pose.focalMm / 1000 / pose.fNumber / 2,
-    ...(part ? ofSide(pose, picture, part.size) : {}),
+    ...(part ? ofSide(part, picture) : {}),
   };
 }

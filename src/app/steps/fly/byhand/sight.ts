@@ -1,4 +1,4 @@
-import { cameraPose, type CameraPose } from '../../../../core/world/camera';
+import { acrossAt, cameraPose, type CameraPose } from '../../../../core/world/camera';
 import { viewPlace, viewTurn, type View } from '../../../../core/flight/routes/view';
 import { lightOf, type Light } from '../../../../core/look/lights/kinds';
 import { evaluateAnimated } from '../../../../core/time/animated';
@@ -37,7 +37,7 @@ export function projector(
 
 /** Corners of what the camera sees at a distance, in the world. */
 export function fieldCorners(pose: CameraPose, distance: number, aspect: number): Vec3[] {
-  const width = pose.orthoWidth ?? (pose.fisheye ? 2 * distance : (distance * pose.sensorMm) / pose.focalMm);
+  const width = acrossAt(pose, distance);
   const [x, y] = [width / 2, width / aspect / 2];
   return [
     [-x, -y],
