@@ -98,7 +98,30 @@ describe('rendering a delivery', () => {
     expect(verified.ok).toBe(true);
     expect(found).toBe(0);
     expect(told.map(([done]) => done)).toEqual([0, ...all.map((i) => i + 1)]);
-    expect(told.at(-1)?.[1]).toBe(0);
+    // all are drawn; they are yet to be put together
+    expect(told.at(-1)?.[1]).toBeLessThan(1);
+  });
+
+  it('an encoder whose files are not what was rendered is heard of after the first frames', async () => {
+    const asked: number[] = [];
+    const kept = new MemoryKept();
+    const draw = (frame: number): Promise<Picture> => (asked.push(frame), Promise.resolve(picture(frame)));
+    const wrong: ExportCodec = {
+      ...codec,
+      async join(given, parts, whole) {
+        const file = await codec.join(given, parts, whole);
+        return new Blob([Uint8Array.from(new Uint8Array(await file.arrayBuffer()), (v) => (v === 4 ? 5 : v))]);
+      },
+    };
+    const failing = renderDelivery({ settings, codec: wrong, kept, draw, progress: () => undefined });
+    await expect(failing).rejects.toThrow('the first 9 frames, read back, are not what was rendered');
+    // the next was on its way
+    expect(asked).toEqual(all.slice(0, 10));
+    // a few frames are put together once
+    const few = { ...settings, frames: all.slice(0, 12) };
+    await renderDelivery({ settings: few, codec: wrong, kept: new MemoryKept(), draw, progress: () => undefined }).then(
+      ({ verified }) => expect(verified.ok).toBe(false),
+    );
   });
 
   it.each(all)('ended at frame %i and begun again it draws only what is missing, and comes to the same', async (at) => {

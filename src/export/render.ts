@@ -1,6 +1,9 @@
+import { formatOf, isDrawn } from '../core/deliveries/formats';
+import { Trouble } from '../core/trouble';
 import { crc32 } from '../formats/crc';
-import type { ExportCodec, Part, PartSink, Settings, Verified } from './codecs/codec';
-import { remainingSeconds } from './estimate';
+import { MemorySink } from './bytes/memory';
+import type { ExportCodec, Part, Parts, PartSink, Settings, Verified } from './codecs/codec';
+import { Pace } from './estimate';
 import { rateHz } from '../core/time/lap';
 import { judgeFrames } from './judge';
 import type { Kept, PartFacts } from './kept/kept';
@@ -32,11 +35,48 @@ export interface Rendered {
   found: number;
 }
 
+/** So many frames are put together and read back as soon as they are there. */
+const TRIED_FRAMES = 8;
+
+/**
+ * How many parts are put together and read back before the others are drawn: an encoder whose files are not what was rendered is heard of then, not
+ * after a night, and how long the whole takes is known. None where that is most of the work.
+ */
+function triedParts({ delivery, frames }: Settings, each: number): number {
+  const parts = Math.ceil(TRIED_FRAMES / each);
+  return isDrawn(formatOf(delivery.format)) && frames.length > 2 * parts * each ? parts : 0;
+}
+
+/**
+ * Puts the first parts together and reads them back, in memory.
+ * @throws Trouble `not-written` where that is not what was rendered
+ */
+async function tryParts(
+  { codec, settings }: Rendering,
+  { at, crcOf }: Parts,
+  facts: readonly PartFacts[],
+): Promise<void> {
+  const all = facts.flatMap((own) => own.frames);
+  const few: Settings = {
+    ...settings,
+    ...{ frames: settings.frames.slice(0, all.length), lap: false, sound: null },
+    delivery: { ...settings.delivery, sound: null, repeats: 1 },
+  };
+  const parts: Parts = { count: facts.length, at, crcOf };
+  const file = await codec.join(few, parts, () => Promise.resolve(new MemorySink()));
+  const { ok, says } = await codec.verify(file, few, all);
+  if (!ok)
+    throw new Trouble('not-written', `the first ${all.length} frames, read back, are not what was rendered: ${says}`, {
+      would: 'Choose another format, or other settings of this one.',
+    });
+}
+
 /**
  * Renders what is missing of a delivery, part by part, keeps each part as it is finished, puts all together and reads it back. Ended at any moment and
  * begun again, it comes to the same file.
  */
-export async function renderDelivery({ settings, codec, kept, draw, progress }: Rendering): Promise<Rendered> {
+export async function renderDelivery(rendering: Rendering): Promise<Rendered> {
+  const { settings, codec, kept, draw, progress } = rendering;
   const { frames } = settings;
   const each = codec.partFrames(settings);
   const count = Math.ceil(frames.length / each);
@@ -47,8 +87,7 @@ export async function renderDelivery({ settings, codec, kept, draw, progress }: 
   const left = missing.flatMap(framesOf);
   const found = frames.length - left.length;
   progress({ done: found, of: frames.length, left: null });
-  const times: number[] = [];
-  let last = performance.now();
+  const pace = new Pace(left.length, missing.length);
   let next = left.length > 0 ? draw(left[0]) : null;
   // one that fails while another is encoded is heard of where it is waited for
   next?.catch(() => undefined);
@@ -61,26 +100,32 @@ export async function renderDelivery({ settings, codec, kept, draw, progress }: 
     next?.catch(() => undefined);
     return picture;
   };
+  const parts: Parts = {
+    count,
+    at: (part) => kept.at(part),
+    crcOf: (part) => facts.get(part)?.crc ?? 0,
+  };
+  const first = Array.from({ length: triedParts(settings, each) }, (_, part) => part);
+  let tried = first.length === 0;
   for (const part of missing) {
     const sink = await codec.open(settings);
     const encoded = await encodePart(sink, framesOf(part).length, nextPicture, () => {
-      const now = performance.now();
-      times.push(now - last);
-      last = now;
-      progress({
-        done: found + times.length,
-        of: frames.length,
-        left: remainingSeconds(times, left.length - times.length),
-      });
+      pace.frame();
+      progress({ done: found + pace.done, of: frames.length, left: pace.left() });
     });
     const own: PartFacts = { bytes: encoded.bytes.length, crc: crc32(encoded.bytes), frames: encoded.frames };
     await kept.put(part, encoded.bytes, own);
     facts.set(part, own);
+    pace.part();
+    if (!tried && first.every((one) => facts.has(one))) {
+      tried = true;
+      const own = first.map((one) => facts.get(one) as PartFacts);
+      await tryParts(rendering, parts, own);
+      pace.tried((first.length * each) / (frames.length * settings.delivery.repeats));
+    }
   }
-  const inOrder = Array.from({ length: count }, (_, part) => facts.get(part) as PartFacts);
-  const parts = { count, at: (part: number) => kept.at(part), crcOf: (part: number) => inOrder[part].crc };
   const file = await codec.join(settings, parts, () => kept.whole());
-  const all = inOrder.flatMap((own) => own.frames);
+  const all = Array.from({ length: count }, (_, part) => (facts.get(part) as PartFacts).frames).flat();
   const verified = await codec.verify(file, settings, all);
   return {
     file,

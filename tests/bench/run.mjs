@@ -21,6 +21,7 @@ import {
 import { liveRows, nearRows, playing, startRow, titleRow, WINDOW } from './live.mjs';
 import { memoryRow } from './memory.mjs';
 import { modelRow, readingRow } from './models.mjs';
+import { remainingRows } from './remaining.mjs';
 import { screenRows } from './screens.mjs';
 import { seamRows } from './seam.mjs';
 import { streakRows } from './streaks.mjs';
@@ -143,6 +144,7 @@ for (const name of names) await measured((line) => DRAWN[name](page, line, light
 await page.close();
 if (only === 'models') await readingRow(browser, server.url, WINDOW);
 if (only === 'memory') await measured((line) => memoryRow(browser, server.url, line));
+if (only === 'remaining') await measured((line) => remainingRows(browser, server.url, line));
 if (only === 'seam') await measured((line) => seamRows(browser, server.url, line));
 if (!light && !only) {
   await measured((line) => startRow(browser, server.url, peerCode, line));
@@ -152,6 +154,7 @@ if (!light && !only) {
   await readingRow(browser, server.url, WINDOW);
   await measured((line) => seamRows(browser, server.url, line));
   await measured((line) => memoryRow(browser, server.url, line));
+  await measured((line) => remainingRows(browser, server.url, line));
 }
 await browser.close();
 await server.close();

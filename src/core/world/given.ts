@@ -1,11 +1,14 @@
+import { gradientTableAt } from '../colour/animated';
+import type { DrawingOf } from '../layers/drawing';
 import { definitionOf, type Layer } from '../layers/kinds';
+import { wallTriangles } from '../layers/wall';
 import { fieldOfViewDeg, imageDistanceMm } from '../lens/optics';
 import type { Piece } from '../piece/schema';
 import type { Mesh } from '../solids/mesh';
 import { frameAt } from '../time/lap';
 import { layerBatch, type Batch } from './batch';
 import { cameraPose, sceneOfPiece, type CameraPose } from './camera';
-import { elementsIn, showing, verticesIn } from './elements';
+import { elementsIn, linksIn, showing, verticesIn } from './elements';
 import { pipelineIn } from './pipeline';
 import { standsOnce } from './route';
 
@@ -90,6 +93,92 @@ export function meshNormals(position: Float32Array, index: Uint32Array): Float32
   return out;
 }
 
+/** Degrees between two triangles up to which they are of one round wall: around one whose section is round, around one that is folded, and along both. */
+const [ROUND, FOLDED] = [50, 13];
+
+/**
+ * Triangles that have a vertex in common with others only where they turn by less than so many degrees from one to the
+ * next: each corner has the mean normal of those about it, by their areas.
+ */
+function creased(position: Float32Array, colour: Float32Array, corners: Uint32Array, degrees: number): GivenMesh {
+  const least = Math.cos((degrees * Math.PI) / 180);
+  const triangles = corners.length / 3;
+  const facing = new Float32Array(corners.length);
+  const at = new Map<number, number[]>();
+  for (let t = 0; t < triangles; t++) {
+    const [a, b, c] = [0, 1, 2].map((k) => position.subarray(corners[t * 3 + k] * 3));
+    const [ux, uy, uz, vx, vy, vz] = [b, c].flatMap((p) => [p[0] - a[0], p[1] - a[1], p[2] - a[2]]);
+    facing.set([uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx], t * 3);
+    for (let k = 0; k < 3; k++) {
+      const list = at.get(corners[t * 3 + k]);
+      if (list) list.push(t);
+      else at.set(corners[t * 3 + k], [t]);
+    }
+  }
+  const dot = (t: number, u: number): number =>
+    facing[t * 3] * facing[u * 3] + facing[t * 3 + 1] * facing[u * 3 + 1] + facing[t * 3 + 2] * facing[u * 3 + 2];
+  const place: number[] = [];
+  const normal: number[] = [];
+  const index = new Uint32Array(corners.length);
+  for (const [vertex, about] of at) {
+    /** the vertices made of it, by their normals */
+    const made = new Map<string, number>();
+    for (const t of about) {
+      const sum = [0, 0, 0];
+      for (const u of about)
+        if (dot(t, u) >= least * Math.sqrt(dot(t, t) * dot(u, u)))
+          for (let k = 0; k < 3; k++) sum[k] += facing[u * 3 + k];
+      const length = Math.hypot(...sum);
+      // one of no area faces up
+      const own = length > 0 ? sum.map((v) => v / length) : [0, 1, 0];
+      const key = own.map((v) => v.toFixed(5)).join();
+      let number = made.get(key);
+      if (number === undefined) {
+        number = place.length;
+        made.set(key, number);
+        place.push(vertex);
+        normal.push(...own);
+      }
+      for (let k = 0; k < 3; k++) if (corners[t * 3 + k] === vertex) index[t * 3 + k] = number;
+    }
+  }
+  return {
+    position: picked(position, 3, place),
+    normal: Float32Array.from(normal),
+    index,
+    colour: picked(colour, 3, place),
+  };
+}
+
+/** A wall between rings, seen from within. */
+function wallMesh({ position, color }: Batch, drawing: DrawingOf<'surface'>): GivenMesh {
+  const corners = wallTriangles(drawing);
+  return creased(Float32Array.from(position), Float32Array.from(color), corners, drawing.round ? ROUND : FOLDED);
+}
+
+/** The lines of a net, as bright as each is. */
+function netLines(piece: Piece, layer: Layer, phase: number): GivenPoints {
+  const scene = sceneOfPiece(piece);
+  const { linking: linkingOf, madeOf } = definitionOf(layer.kind);
+  const { pairs, count, shift, closeness } = linksIn(scene, layer, phase, () => 1);
+  const [from, to] = madeOf?.(layer) ?? [null, null];
+  const first = elementsIn(scene, from ?? layer.id, phase).position;
+  const second = to === null ? first : elementsIn(scene, to, phase).position;
+  const linking = linkingOf?.(layer, phase);
+  const table = gradientTableAt(linking?.gradient ?? definitionOf(layer.kind).gradient(layer), phase);
+  const position = new Float32Array(count * 6);
+  const colour = new Float32Array(count * 6);
+  for (let i = 0; i < count; i++) {
+    position.set(three(first, pairs[i * 2]), i * 6);
+    position.set(three(second, pairs[i * 2 + 1]), i * 6 + 3);
+    // its second point may be one of the next tile, or of the one before
+    position[i * 6 + 5] += shift[i] * piece.tile;
+    const texel = Math.round(closeness[i] * 255) * 4;
+    for (let k = 0; k < 6; k++) colour[i * 6 + k] = table[texel + (k % 3)] * closeness[i] ** (linking?.falloff ?? 1);
+  }
+  return { position, colour, size: new Float32Array(count * 2) };
+}
+
 /** The cells between elements in rows, two triangles each, seen from above. */
 function sheetMesh({ position, color }: Batch, across: number, along: number): GivenMesh {
   const row = across + 1;
@@ -163,6 +252,8 @@ function givenLayer(piece: Piece, layer: Layer, phase: number, repeats: number[]
         given.meshes.push({ position, normal: meshNormals(position, mesh.index), index: mesh.index, colour });
       }
     } else if (drawing.as === 'sheet') given.meshes.push(sheetMesh(batch, drawing.across, drawing.along));
+    else if (drawing.as === 'surface') given.meshes.push(wallMesh(batch, drawing));
+    else if (drawing.as === 'links') given.lines = netLines(piece, layer, phase);
     else if (drawing.as === 'sprites' || drawing.as === 'segments') {
       const which =
         drawing.as === 'segments'
@@ -182,8 +273,7 @@ function givenLayer(piece: Piece, layer: Layer, phase: number, repeats: number[]
 }
 
 /**
- * The world of a piece at a phase, of so many tiles from the camera's on. Skies, walls of tunnels and nets are not given; what hangs on the
- * camera neither.
+ * The world of a piece at a phase, of so many tiles from the camera's on. Skies are not given; what hangs on the camera neither.
  */
 export function givenWorld(piece: Piece, phase: number, tiles: number): GivenWorld {
   const from = Math.floor(-cameraPose(piece, phase).position[2] / piece.tile);

@@ -17,7 +17,11 @@ class Maker {
   private readonly instancing = this.document.createExtension(EXTMeshGPUInstancing);
   private readonly unlit = this.document.createExtension(KHRMaterialsUnlit);
   /** what reflects, and what shines by itself */
-  readonly matt = this.document.createMaterial('Matter').setMetallicFactor(0).setRoughnessFactor(0.8);
+  readonly matt = this.document
+    .createMaterial('Matter')
+    .setMetallicFactor(0)
+    .setRoughnessFactor(0.8)
+    .setDoubleSided(true);
   readonly light = this.document.createMaterial('Light').setExtension('KHR_materials_unlit', this.unlit.createUnlit());
 
   constructor(maker: string) {
