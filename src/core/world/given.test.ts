@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { pieceOf } from '../../../tests/pieces';
 import { givenWorld, type GivenLayer, type GivenMesh } from './given';
 
-const given = (layer: object, phase = 0.3): GivenLayer => givenWorld(pieceOf(layer), phase, 1).layers[0];
+const given = (layer: Parameters<typeof pieceOf>[0], phase = 0.3): GivenLayer =>
+  givenWorld(pieceOf(layer), phase, 1).layers[0];
 
 const row = (values: ArrayLike<number>, i: number): number[] => [0, 1, 2].map((k) => values[i * 3 + k]);
 const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, v, k) => sum + v * b[k], 0);
@@ -24,7 +25,16 @@ function trianglesOf({ position, normal, index }: GivenMesh) {
 }
 
 describe('the wall of a tunnel, for other programs', () => {
-  const tunnel = { kind: 'tunnel', rings: 12, nested: 0, wobble: 0, twist: 0, radius: 2, lines: 'none', wall: 'skin' };
+  const tunnel = {
+    kind: 'tunnel' as const,
+    rings: 12,
+    nested: 0,
+    wobble: 0,
+    twist: 0,
+    radius: 2,
+    lines: 'none' as const,
+    wall: 'skin' as const,
+  };
 
   it('is closed round, faces inwards, and is smooth where the section is', () => {
     const { meshes, bodies, points, lines } = given({ ...tunnel, section: 'circle' });
@@ -57,7 +67,16 @@ describe('the wall of a tunnel, for other programs', () => {
 });
 
 describe('a net, for other programs', () => {
-  const net = { kind: 'links', form: 'box', count: 80, width: 6, height: 4, depth: 7, distance: 1.6, most: 0 };
+  const net = {
+    kind: 'links' as const,
+    form: 'box' as const,
+    count: 80,
+    width: 6,
+    height: 4,
+    depth: 7,
+    distance: 1.6,
+    most: 0,
+  };
 
   it.each([true, false])('is its lines between near points, where tiles join (%s) too', (wraps) => {
     const tile = pieceOf({ ...net, wraps }).tile;
