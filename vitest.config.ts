@@ -6,7 +6,8 @@ await ensureKernels();
 /** Tests that put something in the place of a module, or look at what nobody has known before: each has all modules to itself. */
 const ALONE = ['tests/kinds/**/*.test.ts', 'src/core/world/pattern.test.ts'];
 
-const shared = { setupFiles: 'tests/properties.ts', testTimeout: 30_000 };
+// long: no test asserts a time, and machines that are shared may be four times as slow
+const shared = { setupFiles: 'tests/properties.ts', testTimeout: 120_000 };
 
 export default defineConfig({
   test: {

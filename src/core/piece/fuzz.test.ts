@@ -3,20 +3,20 @@ import { expect, it } from 'vitest';
 import { tryOne, type Mishap } from '../../../tests/fuzz/fuzz';
 
 it(
-  '500 damaged files are read or refused, and what is accepted can be stored, evaluated and reported',
+  '200 damaged files are read or refused, and what is accepted can be stored, evaluated and reported',
   { timeout: 240_000 },
   () => {
     const mishaps: Mishap[] = [];
     let accepted = 0;
-    for (let index = 0; index < 500; index++) {
+    for (let index = 0; index < 200; index++) {
       const result = tryOne(2, index);
       if (result.mishap) mishaps.push(result.mishap);
       if (result.accepted) accepted++;
     }
     expect(mishaps).toEqual([]);
     // neither is everything refused, nor everything let through
-    expect(accepted).toBeGreaterThan(100);
-    expect(accepted).toBeLessThan(300);
+    expect(accepted).toBeGreaterThan(40);
+    expect(accepted).toBeLessThan(120);
   },
 );
 

@@ -155,7 +155,7 @@ describe('state half of the seam report', () => {
         expect(failures(piece)).toEqual([]);
         expect(PieceSchema.safeParse(piece).success).toBe(true);
       }),
-      { numRuns: 12 },
+      { numRuns: 8 },
     );
   });
 
