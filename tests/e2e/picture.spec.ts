@@ -323,7 +323,7 @@ test('the picture report sees planted faults', async ({ page }) => {
     }, json);
   const short = (change: (piece: Piece) => void): unknown => {
     const json = structuredClone(demoJson('ropewalk-tunnel')) as { piece: Piece };
-    json.piece.lap.frames = 120;
+    json.piece.lap.frames = 72;
     for (const layer of json.piece.layers) if (layer.kind === 'field') layer.count = 1500;
     change(json.piece);
     return json;
@@ -340,7 +340,7 @@ test('the picture report sees planted faults', async ({ page }) => {
   // one small thing in a corner that pops on the first frame, among all that moves
   const popped = await report(
     short((piece) => {
-      const appear = newTreatment('appear', 'a', 1, { from: 0, to: 60 });
+      const appear = newTreatment('appear', 'a', 1, { from: 0, to: 36 });
       const title = newLayer('title', 'pop', 'Pop', 3);
       const corner = { stands: 'frame', anchor: 'top left', text: 'I', high: 0.16, depth: 0, margin: 0.06 };
       const matter = newMatter('emission', { glowing: 2 });
@@ -370,7 +370,7 @@ test('in demo pieces that have every kind between them the frames around the sea
   page,
 }) => {
   test.setTimeout(600_000);
-  // how many colours of pixels of three frames differ by more than one code value
+  // how many colours of pixels of two frames differ by more than one code value
   const apart = async (name: string, change: (piece: Piece) => void = () => undefined): Promise<number> => {
     const json = structuredClone(demoJson(name)) as { piece: Piece };
     // the points of a lens that are looked through turn with its blades
@@ -382,7 +382,7 @@ test('in demo pieces that have every kind between them the frames around the sea
       const draw = (frameIndex: number): Promise<Uint8Array | Uint8ClampedArray> =>
         lab.engine.api.pixels({ piece, frameIndex, width: 96, height: 54, passes: 2 });
       let sum = 0;
-      for (const at of [-1, 0, 1]) {
+      for (const at of [-1, 0]) {
         const [here, later] = [await draw(at), await draw(frames + at)];
         sum += here.filter((v, i) => Math.abs(v - later[i]) > 1).length;
       }
@@ -390,7 +390,7 @@ test('in demo pieces that have every kind between them the frames around the sea
     }, json);
   };
   // places are a tile farther on, and rounded there: here and there an edge goes through the next pixel
-  const few = 0.0025 * 3 * 96 * 54 * 3;
+  const few = 0.0025 * 2 * 96 * 54 * 3;
   const names = coveringDemos();
   expect(names.length).toBeGreaterThan(4);
   for (const name of names) expect(await apart(name), name).toBeLessThan(few);
