@@ -250,8 +250,8 @@ const AS_LARGE: Partial<Record<Effect['kind'], object>> = {
 
 test('every effect looks alike at twice the size', async ({ page }) => {
   const [half, whole] = [
-    { width: 256, height: 144 },
-    { width: 512, height: 288 },
+    { width: 320, height: 180 },
+    { width: 640, height: 360 },
   ];
   for (const kind of EFFECTS.names.filter((kind) => !['dither', 'grain', 'dust'].includes(kind))) {
     const piece = soft(effectOf(kind).always ? [] : [{ ...startedEffect(kind, 'e'), ...AS_LARGE[kind] }]);
