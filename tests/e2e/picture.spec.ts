@@ -323,7 +323,7 @@ test('the picture report sees planted faults', async ({ page }) => {
     }, json);
   const short = (change: (piece: Piece) => void): unknown => {
     const json = structuredClone(demoJson('ropewalk-tunnel')) as { piece: Piece };
-    json.piece.lap.frames = 72;
+    json.piece.lap.frames = 120;
     for (const layer of json.piece.layers) if (layer.kind === 'field') layer.count = 1500;
     change(json.piece);
     return json;
@@ -340,7 +340,7 @@ test('the picture report sees planted faults', async ({ page }) => {
   // one small thing in a corner that pops on the first frame, among all that moves
   const popped = await report(
     short((piece) => {
-      const appear = newTreatment('appear', 'a', 1, { from: 0, to: 36 });
+      const appear = newTreatment('appear', 'a', 1, { from: 0, to: 60 });
       const title = newLayer('title', 'pop', 'Pop', 3);
       const corner = { stands: 'frame', anchor: 'top left', text: 'I', high: 0.16, depth: 0, margin: 0.06 };
       const matter = newMatter('emission', { glowing: 2 });
