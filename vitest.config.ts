@@ -11,8 +11,6 @@ const shared = { setupFiles: 'tests/properties.ts', testTimeout: 120_000 };
 
 export default defineConfig({
   test: {
-    // as many as there are of everything in a run of all tests; one less than cores would be one, long after the lint is done
-    maxWorkers: 2,
     projects: [
       { test: { ...shared, name: 'alone', include: ALONE } },
       {
