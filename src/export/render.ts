@@ -2,7 +2,7 @@ import { formatOf, isDrawn } from '../core/deliveries/formats';
 import { Trouble } from '../core/trouble';
 import { crc32 } from '../formats/crc';
 import { MemorySink } from './bytes/memory';
-import type { ExportCodec, Part, Parts, PartSink, Settings, Verified } from './codecs/codec';
+import type { ExportCodec, FrameFacts, Part, Parts, PartSink, Settings, Verified } from './codecs/codec';
 import { Pace } from './estimate';
 import { rateHz } from '../core/time/lap';
 import { judgeFrames } from './judge';
@@ -51,18 +51,12 @@ function triedParts({ delivery, frames }: Settings, each: number): number {
  * Puts the first parts together and reads them back, in memory.
  * @throws Trouble `not-written` where that is not what was rendered
  */
-async function tryParts(
-  { codec, settings }: Rendering,
-  { at, crcOf }: Parts,
-  facts: readonly PartFacts[],
-): Promise<void> {
-  const all = facts.flatMap((own) => own.frames);
+async function tryParts({ codec, settings }: Rendering, parts: Parts, all: readonly FrameFacts[]): Promise<void> {
   const few: Settings = {
     ...settings,
     ...{ frames: settings.frames.slice(0, all.length), lap: false, sound: null },
     delivery: { ...settings.delivery, sound: null, repeats: 1 },
   };
-  const parts: Parts = { count: facts.length, at, crcOf };
   const file = await codec.join(few, parts, () => Promise.resolve(new MemorySink()));
   const { ok, says } = await codec.verify(file, few, all);
   if (!ok)
@@ -105,8 +99,10 @@ export async function renderDelivery(rendering: Rendering): Promise<Rendered> {
     at: (part) => kept.at(part),
     crcOf: (part) => facts.get(part)?.crc ?? 0,
   };
-  const first = Array.from({ length: triedParts(settings, each) }, (_, part) => part);
-  let tried = first.length === 0;
+  /** what is known of the frames of the first so many parts */
+  const framesIn = (parts: number): FrameFacts[] =>
+    Array.from({ length: parts }, (_, part) => facts.get(part)?.frames ?? []).flat();
+  let untried = Array.from({ length: triedParts(settings, each) }, (_, part) => part);
   for (const part of missing) {
     const sink = await codec.open(settings);
     const encoded = await encodePart(sink, framesOf(part).length, nextPicture, () => {
@@ -117,15 +113,14 @@ export async function renderDelivery(rendering: Rendering): Promise<Rendered> {
     await kept.put(part, encoded.bytes, own);
     facts.set(part, own);
     pace.part();
-    if (!tried && first.every((one) => facts.has(one))) {
-      tried = true;
-      const own = first.map((one) => facts.get(one) as PartFacts);
-      await tryParts(rendering, parts, own);
-      pace.tried((first.length * each) / (frames.length * settings.delivery.repeats));
+    if (untried.length > 0 && untried.every((one) => facts.has(one))) {
+      await tryParts(rendering, { ...parts, count: untried.length }, framesIn(untried.length));
+      pace.tried((untried.length * each) / (frames.length * settings.delivery.repeats));
+      untried = [];
     }
   }
   const file = await codec.join(settings, parts, () => kept.whole());
-  const all = Array.from({ length: count }, (_, part) => (facts.get(part) as PartFacts).frames).flat();
+  const all = framesIn(count);
   const verified = await codec.verify(file, settings, all);
   return {
     file,

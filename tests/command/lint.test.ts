@@ -12,8 +12,7 @@ async function broken(file: string, line: string): Promise<string[]> {
   return result.messages.flatMap(({ ruleId }) => ruleId ?? []);
 }
 
-// the first reads the types of the whole program, which takes long beside others
-describe('lint', { timeout: 120_000 }, () => {
+describe('lint', () => {
   it.each([
     ['nothing', 'src/core/time/lap.ts', '', []],
     ['a room below', 'src/core/forms/number.ts', "export * from '../layers/base';", ['no-restricted-imports']],

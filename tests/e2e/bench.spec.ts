@@ -261,7 +261,6 @@ test('bad files are refused in words and the open piece is untouched', async ({ 
 });
 
 test('a proof is rendered, read back and saved while the page stays usable; another rests', async ({ page }) => {
-  test.setTimeout(180_000);
   await openRecipe(page);
   await pause(page);
   await step(page, 'Export').click();
@@ -370,7 +369,6 @@ test('keys: step, seam, steps of the work, finding a value, the list of keys', a
 });
 
 test('every step is sound for assistive technology', async ({ page }) => {
-  test.setTimeout(120_000);
   await page.goto('/');
   const check = async (where: string): Promise<void> => {
     await page.evaluate(AxeBuilder.source);

@@ -59,7 +59,6 @@ test('a preset sets a layer, in one undo step', async ({ page }) => {
 });
 
 test('treatments: added, set, reordered, switched off, kept over a reload, removed, undone', async ({ page }) => {
-  test.setTimeout(150_000);
   await newLap(page);
   await add(page, 'Fill a space');
   const list = treatments(page);
@@ -165,7 +164,6 @@ test('a layer is carried, turned and scaled in the picture itself, each in one u
 test('the route of a tunnel is drawn in the map, its section as an outline, and a camera along it closes', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await newLap(page);
   await add(page, 'Enclose the camera');
   const choose = async (label: string, option: string): Promise<void> => {

@@ -54,7 +54,6 @@ function small(change: (piece: Record<string, never>) => void): string {
 }
 
 test('render writes a whole lap with exactly its frames at its exact rate', async () => {
-  test.setTimeout(180_000);
   const file = small((piece) =>
     Object.assign(piece, { lap: { frames: 30, rate: { num: 24000, den: 1001 }, tempo: null } }),
   );
@@ -65,7 +64,6 @@ test('render writes a whole lap with exactly its frames at its exact rate', asyn
 });
 
 test('render writes WebM and PNG sequences, a part of the lap, one picture', async () => {
-  test.setTimeout(180_000);
   const clip = join(folder(), 'clip.webm');
   expect(
     (
@@ -157,7 +155,6 @@ const mistakes: [string[], RegExp][] = [
   [['demo', '--port', 'door'], /--port must be a number/],
 ];
 test('mistakes are one clear line and a non-zero exit', async () => {
-  test.setTimeout(180_000);
   for (const [args, words] of mistakes) {
     const { code, err } = await isomorph(...args);
     expect([args, code > 0]).toEqual([args, true]);

@@ -79,7 +79,6 @@ const worst = (found: readonly (readonly number[])[]): number =>
   Math.max(...found.flatMap((rgb, i) => rgb.map((v, k) => Math.abs(v - COLOURS[i][k]))));
 
 test('a colour chart is within 3 code values in every format, as other programs decode it', async ({ page }) => {
-  test.setTimeout(180_000);
   await openLab(page);
   const encode = async (delivery: object): Promise<Buffer> => {
     const { size, verified } = await page.evaluate(
@@ -190,7 +189,6 @@ function toneWav(seconds: number, hz: number, pitches: readonly number[]): Buffe
 }
 
 test('a sound is cut to the lap, heard as often as the lap is, and read back', async ({ page }) => {
-  test.setTimeout(120_000);
   await openLab(page);
   const wav = toneWav(5, 44_100, [441, 882]);
   const kept = await page.evaluate((text) => lab.keep(text, 'Two tones.wav'), wav.toString('base64'));
@@ -280,7 +278,6 @@ test('a delivery goes on by itself when the page is open again, once, whichever 
   page,
   context,
 }) => {
-  test.setTimeout(180_000);
   await openRecipe(page);
   await pause(page);
   await step(page, 'Export').click();
@@ -329,7 +326,6 @@ test('a delivery goes on by itself when the page is open again, once, whichever 
 });
 
 test('a full disk is said in words, and what was finished stays', async ({ page }) => {
-  test.setTimeout(120_000);
   await openLab(page);
   const json = short('foam-rise', 24);
   const delivery = { format: 'png', width: 320, height: 180, samples: '1' };
@@ -380,7 +376,6 @@ test('an encoder of the machine ends with its session, and leaves nothing', asyn
 // ---- alpha and channels ----
 
 test('alpha recomposes the picture, and the channels of an EXR are those of the engine', async ({ page }) => {
-  test.setTimeout(120_000);
   await openLab(page);
   const json = short('foam-rise', 24);
   const delivery = {

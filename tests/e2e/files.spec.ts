@@ -46,7 +46,6 @@ const savedFile = async (page: Page): Promise<{ name: string; path: string }> =>
 test('a font dropped anywhere becomes that of the open title, undone in one step, kept, listed, and packed', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await newTitle(page);
   await page.getByRole('textbox', { name: 'Text', exact: true }).fill('Slipway\nRopewalk');
   await expect(page.getByText('15 letters').first()).toBeVisible();
@@ -79,7 +78,6 @@ test('a font dropped anywhere becomes that of the open title, undone in one step
 test('a drawing becomes a layer; what is no use, or hostile, is refused in words and changes nothing', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await newTitle(page);
   await drop(page, [['harbour.svg', Buffer.from(MARK)]]);
   await expect(page.getByRole('button', { name: 'Mark: harbour.svg' })).toBeVisible();
@@ -113,7 +111,6 @@ test('a packed piece is opened with its files; one without says so and draws sta
   page,
   browser,
 }) => {
-  test.setTimeout(180_000);
   await newTitle(page);
   await drop(page, [['Harbour.woff', FONT]]);
   await expect(font(page)).toHaveAccessibleName('Font: Harbour.woff');
@@ -156,7 +153,6 @@ test('a packed piece is opened with its files; one without says so and draws sta
 });
 
 test('render and check take a packed piece, and refuse one without its files', async () => {
-  test.setTimeout(120_000);
   const folder = mkdtempSync(join(tmpdir(), 'isomorph-'));
   const hash = 'ab'.repeat(32);
   const piece = {
@@ -193,7 +189,6 @@ test('render and check take a packed piece, and refuse one without its files', a
 });
 
 test('a picture becomes a screen, a clip joins it with how it closes, and both are packed', async ({ page }) => {
-  test.setTimeout(120_000);
   await page.goto('/');
   await page.getByRole('button', { name: 'New lap' }).click();
   await page.getByRole('button', { name: 'Place a screen' }).click();

@@ -43,7 +43,6 @@ const closes = async (page: Page): Promise<void> => {
 test('a circuit is drawn in the map: points dragged, added, removed, raised and tilted, and it closes', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await flying(page);
   await openCard(page, 'Route');
   await route(page, 'Circuit');
@@ -88,7 +87,6 @@ test('a circuit is drawn in the map: points dragged, added, removed, raised and 
 });
 
 test('flying by hand: keys and drags move the picture only; views are kept as keys and stations', async ({ page }) => {
-  test.setTimeout(120_000);
   await flying(page);
   await openCard(page, 'Route');
   await page.getByRole('button', { name: 'Fly by hand' }).click();
@@ -146,7 +144,6 @@ test('an observer sees the camera from outside, clearly marked, and exports stay
 test('the unrolled lap: keys chosen, dragged across the seam, bent by handles, eased at once, copied', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await flying(page);
   await openCard(page, 'Aim');
   await page.keyboard.press('Home');
@@ -211,7 +208,6 @@ test('the unrolled lap: keys chosen, dragged across the seam, bent by handles, e
 });
 
 test('a dolly zoom holds its subject, a focus is pulled between marks, and comfort is measured', async ({ page }) => {
-  test.setTimeout(150_000);
   await flying(page);
   await openCard(page, 'Lens');
   const set = await number(page, /^Focal length/).inputValue();
@@ -252,7 +248,6 @@ test('a dolly zoom holds its subject, a focus is pulled between marks, and comfo
 });
 
 test('an orbit, a carried camera and one that looks ahead on its way close; keys snap to beats', async ({ page }) => {
-  test.setTimeout(150_000);
   await flying(page, 'Slipway spiral');
   await openCard(page, 'Aim');
   await number(page, /^Look ahead, m/).fill('2.5');

@@ -149,7 +149,6 @@ test('an edit is not lost between pieces, nor an old state shown and stored over
 });
 
 test('with no room left nothing is lost silently, and what waited arrives when there is room', async ({ page }) => {
-  test.setTimeout(180_000);
   const notices = page.getByRole('region', { name: 'Notices' });
   await blank(page);
   await rename(page, 'Thrown away');

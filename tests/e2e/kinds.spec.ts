@@ -63,7 +63,6 @@ const row = (more: object = {}): object => ({ kind: 'beads', id: 'row', name: 'R
 
 test('a made-up layer, treatment, effect, light and matter, from one file each, are drawn', async ({ page }) => {
   // its engine is made into one file first
-  test.setTimeout(180_000);
   await page.goto('about:blank');
   await page.addScriptTag({ content: await bundle() });
   const bytes = (layers: object[], effects: object[] = [], lights: object[] = []): Promise<number[]> =>

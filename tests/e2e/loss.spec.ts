@@ -33,7 +33,6 @@ const rendered = (page: Page, json: unknown, delivery: object) =>
   );
 
 test('whatever is drawn while the context is lost is drawn again, to the same bytes', async ({ page }) => {
-  test.setTimeout(180_000);
   await openLab(page);
   const report = await page.evaluate(
     async (json) => {
@@ -79,7 +78,6 @@ test('whatever is drawn while the context is lost is drawn again, to the same by
 });
 
 test('an export over crashes of the graphics process holds every frame as it is without', async ({ page }) => {
-  test.setTimeout(180_000);
   await openLab(page);
   const json = short('foam-rise', 12);
   const delivery = { format: 'png', width: 96, height: 54, samples: '1' };
@@ -235,7 +233,6 @@ for (const [how, block] of [
   });
 
 test('an export works when the server is gone, and asks before it is left', async ({ page, context }) => {
-  test.setTimeout(120_000);
   await openRecipe(page, 'Salt lattice');
   await pause(page);
   await page.waitForTimeout(3500);

@@ -303,7 +303,6 @@ test('glow does not flicker: a bright point moving by fractions of a pixel chang
 });
 
 test('a million particles are drawn', async ({ page }) => {
-  test.setTimeout(180_000);
   const piece = points({}, { shape: 'box', width: 20, height: 12, count: 1_000_000, size: 0.003, light: 4 });
   const light = await floats(page, { ...piece, tile: 20, look: { ...piece.look, reach: 20 } }, 1);
   expect(light.every(Number.isFinite)).toBe(true);

@@ -90,6 +90,20 @@ export function gradientTableAt(value: AnimatedGradient, phase: number, size = 2
   return out;
 }
 
+/** Linear red, green and blue at places of a gradient, 0..1, as the linear filter of a texture reads its table. */
+export function gradientColoursAt(value: AnimatedGradient, phase: number, places: ArrayLike<number>): Float64Array {
+  const table = gradientTableAt(value, phase);
+  const out = new Float64Array(places.length * 3);
+  for (let i = 0; i < places.length; i++) {
+    // between the middles of texels
+    const at = Math.min(255, Math.max(0, places[i] * 256 - 0.5));
+    const [low, share] = [Math.floor(at), at - Math.floor(at)];
+    const high = Math.min(255, low + 1);
+    for (let k = 0; k < 3; k++) out[i * 3 + k] = table[low * 4 + k] * (1 - share) + table[high * 4 + k] * share;
+  }
+  return out;
+}
+
 /** Stops that a gradient may have at most. */
 export const MOST_STOPS = 12;
 

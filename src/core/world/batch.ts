@@ -1,4 +1,4 @@
-import { gradientTableAt } from '../colour/animated';
+import { gradientColoursAt } from '../colour/animated';
 import { definitionOf } from '../layers/kinds';
 import type { Piece } from '../piece/schema';
 import { sceneOfPiece } from './camera';
@@ -30,15 +30,7 @@ export function layerBatch(piece: Piece, layerId: string, phase: number, share =
   const scene = sceneOfPiece(piece);
   const elements = elementsIn(scene, layerId, phase, share);
   const layer = layerOf(scene, layerId);
-  const table = gradientTableAt(definitionOf(layer.kind).gradient(layer), phase);
-  const color = new Float64Array(elements.count * 3);
-  for (let i = 0; i < elements.count; i++) {
-    // between the middles of texels, as a linear filter reads them
-    const at = Math.min(255, Math.max(0, elements.place[i] * 256 - 0.5));
-    const [low, share] = [Math.floor(at), at - Math.floor(at)];
-    const high = Math.min(255, low + 1);
-    for (let k = 0; k < 3; k++) color[i * 3 + k] = table[low * 4 + k] * (1 - share) + table[high * 4 + k] * share;
-  }
+  const color = gradientColoursAt(definitionOf(layer.kind).gradient(layer), phase, elements.place);
   const { count, position, rotation, size, place, light } = elements;
   return { count, position, quaternion: rotation, scale: size, color, place, light };
 }

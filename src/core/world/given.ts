@@ -1,4 +1,4 @@
-import { gradientTableAt } from '../colour/animated';
+import { gradientColoursAt } from '../colour/animated';
 import type { DrawingOf } from '../layers/drawing';
 import { definitionOf, type Layer } from '../layers/kinds';
 import { wallTriangles } from '../layers/wall';
@@ -65,6 +65,9 @@ const THERE = 0.5;
 
 const three = (values: Float64Array, i: number): ArrayLike<number> => values.subarray(i * 3, i * 3 + 3);
 
+/** Gradients in perceptual spaces go a little beyond what screens show. */
+const shown = (v: number): number => Math.min(1, Math.max(0, v));
+
 /** Numbers of some elements, so many each. */
 function picked(values: ArrayLike<number>, width: number, which: readonly number[]): Float32Array {
   const out = new Float32Array(which.length * width);
@@ -74,26 +77,40 @@ function picked(values: ArrayLike<number>, width: number, which: readonly number
   return out;
 }
 
-/** Normals of vertices from the triangles about each, by their areas. */
-export function meshNormals(position: Float32Array, index: Uint32Array): Float32Array {
-  const out = new Float32Array(position.length);
+/** The ways triangles face, as long as twice their areas. */
+function facings(position: Float32Array, index: Uint32Array): Float32Array {
+  const out = new Float32Array(index.length);
   for (let t = 0; t < index.length; t += 3) {
     const [a, b, c] = [index[t] * 3, index[t + 1] * 3, index[t + 2] * 3];
     const [ux, uy, uz] = [0, 1, 2].map((k) => position[b + k] - position[a + k]);
     const [vx, vy, vz] = [0, 1, 2].map((k) => position[c + k] - position[a + k]);
-    const normal = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
-    for (const at of [a, b, c]) for (let k = 0; k < 3; k++) out[at + k] += normal[k];
-  }
-  for (let i = 0; i < out.length; i += 3) {
-    const length = Math.hypot(out[i], out[i + 1], out[i + 2]);
-    // a vertex of no triangle faces up
-    if (length > 0) for (let k = 0; k < 3; k++) out[i + k] /= length;
-    else out[i + 1] = 1;
+    [out[t], out[t + 1], out[t + 2]] = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
   }
   return out;
 }
 
-/** Degrees between two triangles up to which they are of one round wall: around one whose section is round, around one that is folded, and along both. */
+/** Of length 1; what is not there faces up. */
+function straight(normal: Float32Array): Float32Array {
+  for (let i = 0; i < normal.length; i += 3) {
+    const length = Math.hypot(normal[i], normal[i + 1], normal[i + 2]);
+    if (length > 0) for (let k = 0; k < 3; k++) normal[i + k] /= length;
+    else normal[i + 1] = 1;
+  }
+  return normal;
+}
+
+/** Normals of vertices from the triangles about each, by their areas. */
+export function meshNormals(position: Float32Array, index: Uint32Array): Float32Array {
+  const out = new Float32Array(position.length);
+  const faces = facings(position, index);
+  index.forEach((vertex, corner) => {
+    const triangle = corner - (corner % 3);
+    for (let k = 0; k < 3; k++) out[vertex * 3 + k] += faces[triangle + k];
+  });
+  return straight(out);
+}
+
+/** Degrees between two triangles up to which they are of one wall: of one whose section is round, and of one that is folded. */
 const [ROUND, FOLDED] = [50, 13];
 
 /**
@@ -102,49 +119,39 @@ const [ROUND, FOLDED] = [50, 13];
  */
 function creased(position: Float32Array, colour: Float32Array, corners: Uint32Array, degrees: number): GivenMesh {
   const least = Math.cos((degrees * Math.PI) / 180);
-  const triangles = corners.length / 3;
-  const facing = new Float32Array(corners.length);
-  const at = new Map<number, number[]>();
-  for (let t = 0; t < triangles; t++) {
-    const [a, b, c] = [0, 1, 2].map((k) => position.subarray(corners[t * 3 + k] * 3));
-    const [ux, uy, uz, vx, vy, vz] = [b, c].flatMap((p) => [p[0] - a[0], p[1] - a[1], p[2] - a[2]]);
-    facing.set([uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx], t * 3);
-    for (let k = 0; k < 3; k++) {
-      const list = at.get(corners[t * 3 + k]);
-      if (list) list.push(t);
-      else at.set(corners[t * 3 + k], [t]);
-    }
-  }
+  const faces = facings(position, corners);
   const dot = (t: number, u: number): number =>
-    facing[t * 3] * facing[u * 3] + facing[t * 3 + 1] * facing[u * 3 + 1] + facing[t * 3 + 2] * facing[u * 3 + 2];
+    faces[t] * faces[u] + faces[t + 1] * faces[u + 1] + faces[t + 2] * faces[u + 2];
+  const alike = (t: number, u: number): boolean => dot(t, u) >= least * Math.sqrt(dot(t, t) * dot(u, u));
+  /** the triangles' corners at each vertex */
+  const at = new Map<number, number[]>();
+  corners.forEach((vertex, corner) => {
+    const list = at.get(vertex);
+    if (list) list.push(corner);
+    else at.set(vertex, [corner]);
+  });
   const place: number[] = [];
   const normal: number[] = [];
   const index = new Uint32Array(corners.length);
   for (const [vertex, about] of at) {
-    /** the vertices made of it, by their normals */
+    /** the vertices made of it, by which of the triangles about it each is of */
     const made = new Map<string, number>();
-    for (const t of about) {
-      const sum = [0, 0, 0];
-      for (const u of about)
-        if (dot(t, u) >= least * Math.sqrt(dot(t, t) * dot(u, u)))
-          for (let k = 0; k < 3; k++) sum[k] += facing[u * 3 + k];
-      const length = Math.hypot(...sum);
-      // one of no area faces up
-      const own = length > 0 ? sum.map((v) => v / length) : [0, 1, 0];
-      const key = own.map((v) => v.toFixed(5)).join();
+    for (const corner of about) {
+      const own = about.map((other) => other - (other % 3)).filter((t) => alike(corner - (corner % 3), t));
+      const key = own.join();
       let number = made.get(key);
       if (number === undefined) {
         number = place.length;
         made.set(key, number);
         place.push(vertex);
-        normal.push(...own);
+        normal.push(...[0, 1, 2].map((k) => own.reduce((sum, t) => sum + faces[t + k], 0)));
       }
-      for (let k = 0; k < 3; k++) if (corners[t * 3 + k] === vertex) index[t * 3 + k] = number;
+      index[corner] = number;
     }
   }
   return {
     position: picked(position, 3, place),
-    normal: Float32Array.from(normal),
+    normal: straight(Float32Array.from(normal)),
     index,
     colour: picked(colour, 3, place),
   };
@@ -160,12 +167,13 @@ function wallMesh({ position, color }: Batch, drawing: DrawingOf<'surface'>): Gi
 function netLines(piece: Piece, layer: Layer, phase: number): GivenPoints {
   const scene = sceneOfPiece(piece);
   const { linking: linkingOf, madeOf } = definitionOf(layer.kind);
+  const linking = linkingOf?.(layer, phase);
+  if (!linking) throw new RangeError(`layer "${layer.id}" is not a net`);
   const { pairs, count, shift, closeness } = linksIn(scene, layer, phase, () => 1);
   const [from, to] = madeOf?.(layer) ?? [null, null];
   const first = elementsIn(scene, from ?? layer.id, phase).position;
   const second = to === null ? first : elementsIn(scene, to, phase).position;
-  const linking = linkingOf?.(layer, phase);
-  const table = gradientTableAt(linking?.gradient ?? definitionOf(layer.kind).gradient(layer), phase);
+  const shades = gradientColoursAt(linking.gradient, phase, closeness.subarray(0, count)).map(shown);
   const position = new Float32Array(count * 6);
   const colour = new Float32Array(count * 6);
   for (let i = 0; i < count; i++) {
@@ -173,8 +181,7 @@ function netLines(piece: Piece, layer: Layer, phase: number): GivenPoints {
     position.set(three(second, pairs[i * 2 + 1]), i * 6 + 3);
     // its second point may be one of the next tile, or of the one before
     position[i * 6 + 5] += shift[i] * piece.tile;
-    const texel = Math.round(closeness[i] * 255) * 4;
-    for (let k = 0; k < 6; k++) colour[i * 6 + k] = table[texel + (k % 3)] * closeness[i] ** (linking?.falloff ?? 1);
+    for (let k = 0; k < 6; k++) colour[i * 6 + k] = shades[i * 3 + (k % 3)] * closeness[i] ** linking.falloff;
   }
   return { position, colour, size: new Float32Array(count * 2) };
 }
@@ -203,8 +210,7 @@ function givenLayer(piece: Piece, layer: Layer, phase: number, repeats: number[]
   const scene = sceneOfPiece(piece);
   const definition = definitionOf(layer.kind);
   const batch = layerBatch(piece, layer.id, phase);
-  // gradients in perceptual spaces go a little beyond what screens show
-  batch.color.forEach((v, i) => (batch.color[i] = Math.min(1, Math.max(0, v))));
+  batch.color.forEach((v, i) => (batch.color[i] = shown(v)));
   const { fade } = elementsIn(scene, layer.id, phase);
   const given: GivenLayer = {
     id: layer.id,
