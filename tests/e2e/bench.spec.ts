@@ -268,7 +268,10 @@ test('a proof is rendered, read back and saved while the page stays usable; anot
   await page.getByRole('article').first().getByRole('button').first().click();
   await fill(page, 'Width, px', '160');
   await fill(page, 'Height, px', '90');
+  const last = page.getByRole('textbox', { name: 'Last frame' });
+  await expect(last).toHaveValue('299');
   await fill(page, 'Last frame', '11');
+  await expect(last).toHaveValue('11');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Render' }).first().click();
   await page.getByRole('button', { name: 'Render' }).nth(1).click();

@@ -212,6 +212,21 @@ function FieldRow({ row: { field, control }, path, value, owner, closingStep }: 
   );
 }
 
+/** A frame of the lap by its number; what was the lap’s last at first is so again where it is set to that. */
+function LapFrame(props: { meta: Control; value: number; initial: number; set(v: unknown): void }) {
+  const { meta, value, initial, set } = props;
+  const last = usePiece().lap.frames - 1;
+  return (
+    <NumberField
+      spec={{ ...meta, max: last }}
+      value={Math.min(value, last)}
+      initial={initial}
+      whole
+      onChange={(v) => set(v >= last && initial > last ? initial : v)}
+    />
+  );
+}
+
 function Plain({
   meta,
   value,
@@ -232,6 +247,7 @@ function Plain({
     case 'number':
     case 'integer': {
       const number = value as number;
+      if (meta.inLap) return <LapFrame meta={meta} value={number} initial={initial as number} set={set} />;
       const snap = (v: number): number => (legalStep > 0 ? Math.round(v / legalStep) * legalStep : v);
       const steps = legalStep > 0 ? legalWords(number, legalStep, meta.unit) : null;
       return (

@@ -219,6 +219,7 @@ export const DELIVERY = form({
     min: 0,
     max: 99_999,
     group: part,
+    inLap: true,
     hint: 'Index of the first frame; 0 is at the seam.',
   }),
   last: integer(99_999, {
@@ -227,7 +228,8 @@ export const DELIVERY = form({
     max: 99_999,
     group: part,
     when: where(({ holds }) => holds !== 'picture'),
-    hint: 'Index of the last frame; beyond the lap it means the lap’s last.',
+    inLap: true,
+    hint: 'Index of the last frame. The lap’s last stays that when the lap is given other frames.',
   }),
   every: integer(2, {
     label: 'Every',

@@ -64,6 +64,8 @@ export interface Info {
   adds?: string;
   /** its kind is chosen by what it looks like on a ball */
   sampled?: 'matter' | 'pattern';
+  /** a frame of the lap: whatever is beyond its last is the last, and stays so in a lap of other frames */
+  inLap?: boolean;
   /** how far its layer reaches over the whole lap follows from it, and what is worked out within that */
   reaches?: boolean;
   /** what it does is summed up over the lap, so that a jump of it is none of what is seen */
