@@ -398,16 +398,25 @@ export async function rebuildRow(page, line) {
   line('rest elements made anew by another treatment value', builds, '0', 'times');
 }
 
+/** How often each is timed. */
+const EXPORTS = 4;
+
 export async function exportRow(page, line) {
   const tunnel = JSON.parse(readFileSync(new URL('../../demo/ropewalk-tunnel.isomorph.json', import.meta.url), 'utf8'));
-  const times = await page.evaluate(
-    ([json]) => globalThis.lab.exportTimes(globalThis.lab.parse(json), 48, 640, 360),
-    [tunnel],
+  const rounds = [];
+  for (let round = 0; round < EXPORTS; round++)
+    rounds.push(
+      await page.evaluate(([json]) => globalThis.lab.exportTimes(globalThis.lab.parse(json), 48, 640, 360), [tunnel]),
+    );
+  // each at its least: whatever else goes on only adds to it
+  const [render, encode, both, after] = ['render', 'encode', 'both', 'after'].map((what) =>
+    Math.min(...rounds.map((times) => times[what])),
   );
+  const s = (seconds) => `${seconds.toFixed(1)} s`;
   line(
     'export of 48 frames / the larger of rendering and encoding',
-    times.both / Math.max(times.render, times.encode),
+    both / Math.max(render, encode),
     '≤ 1.1',
-    `${times.both.toFixed(1)} s; rendering ${times.render.toFixed(1)} s, encoding ${times.encode.toFixed(1)} s`,
+    `${s(both)}, ${s(after)} of it after the last frame; rendering ${s(render)}, encoding ${s(encode)} (exports: ${rounds.map((times) => s(times.both)).join(', ')})`,
   );
 }

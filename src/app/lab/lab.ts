@@ -133,13 +133,13 @@ const lab = {
     const { seconds, verified, remarks, found } = result;
     return { seconds, verified, remarks, found, size: written.size };
   },
-  /** seconds that rendering alone, encoding alone and the export of the same frames take; for benches */
+  /** seconds that rendering alone, encoding alone and the export of the same frames take, and how many of the last come after its last frame; for benches */
   async exportTimes(
     piece: Piece,
     frames: number,
     width: number,
     height: number,
-  ): Promise<{ render: number; encode: number; both: number }> {
+  ): Promise<{ render: number; encode: number; both: number; after: number }> {
     const seconds = async (work: () => Promise<void>): Promise<number> => {
       const started = performance.now();
       await work();
@@ -164,10 +164,13 @@ const lab = {
         await sink.finish();
       }
     });
+    let drawn = 0;
     const both = await seconds(async () => {
-      await lab.render(piece, { format: 'mp4', width, height, samples: '1', last: frames - 1 });
+      await lab.render(piece, { format: 'mp4', width, height, samples: '1', last: frames - 1 }, ({ done, of }) => {
+        if (done === of) drawn = performance.now();
+      });
     });
-    return { render, encode, both };
+    return { render, encode, both, after: (performance.now() - drawn) / 1000 };
   },
   /** keeps a file, given as base64, and takes it in: what its kind is */
   async keep(text: string, name: string): Promise<{ hash: string; kind: FileKind }> {
