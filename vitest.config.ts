@@ -11,6 +11,8 @@ const shared = { setupFiles: 'tests/properties.ts', testTimeout: 120_000 };
 
 export default defineConfig({
   test: {
+    // one is the default of two cores; what runs beside the tests is done long before them
+    maxWorkers: 2,
     projects: [
       { test: { ...shared, name: 'alone', include: ALONE } },
       {

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { existsSync, mkdtempSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
@@ -484,4 +484,45 @@ test('a delivery begins from what it is for, is cut into outputs, and a proof is
   await expect(page.getByText('slipway-spiral-480x270.mp4')).toBeVisible();
   await page.getByRole('button', { name: /^Remove .*480x270/ }).click();
   await expect(page.getByText('slipway-spiral-480x270.mp4')).toHaveCount(0);
+});
+
+test('pictures are saved into a folder of the user’s, the same as in the archive', async ({ page }) => {
+  // what the browser asks for in a window of its own, answered with a folder of the page
+  await page.addInitScript(() => {
+    window.showDirectoryPicker = async () =>
+      (await navigator.storage.getDirectory()).getDirectoryHandle('Stage', { create: true });
+  });
+  await openRecipe(page);
+  await pause(page);
+  await step(page, 'Export').click();
+  await page.getByRole('button', { name: 'Add a delivery' }).click();
+  await page
+    .getByRole('menuitem')
+    .filter({ has: page.getByText('Pictures', { exact: true }) })
+    .click();
+  await fill(page, 'Width, px', '64');
+  await fill(page, 'Height, px', '36');
+  await fill(page, 'Last frame', '2');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Render', exact: true }).click();
+  const archive = unzipSync(readFileSync(await (await download).path()));
+  await page.getByRole('button', { name: /^Save the pictures of .* into a folder$/ }).click();
+  await expect(page.getByText('3 pictures are in “Stage”.')).toBeVisible();
+  const saved = await page.evaluate(async () => {
+    const own = await (await navigator.storage.getDirectory()).getDirectoryHandle('Stage');
+    const all: [string, number[]][] = [];
+    for await (const [name, entry] of own.entries())
+      if (entry instanceof FileSystemFileHandle)
+        all.push([name, [...new Uint8Array(await (await entry.getFile()).arrayBuffer())]]);
+    return all;
+  });
+  expect(Object.fromEntries(saved.sort())).toEqual(
+    Object.fromEntries(Object.entries(archive).map(([name, bytes]) => [name, [...bytes]])),
+  );
+  // a folder that is taken away is said in words
+  await page.evaluate(() => {
+    window.showDirectoryPicker = () => Promise.reject(new DOMException('no such folder', 'NotFoundError'));
+  });
+  await page.getByRole('button', { name: /^Save the pictures of .* into a folder$/ }).click();
+  await expect(page.getByText(/^The pictures were not all saved/)).toBeVisible();
 });

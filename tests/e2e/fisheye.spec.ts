@@ -183,6 +183,85 @@ test('depth is the distance, normals are those of the picture, and motion is tha
   expect(worst).toBeLessThan(1);
 });
 
+test('fog of the air, depth fog and masks of nearness take by the distance, wherever in the circle', async ({
+  page,
+}) => {
+  const size = { width: 192, height: 192 };
+  const [start, takes, reach] = [1, 7, 30];
+  const { layers, look, ...rest } = heap({ lens: 'fisheye', circleDeg: 220, shutterDeg: 0 });
+  const foggy = (colour: string, effects: object[] = []) =>
+    PieceSchema.parse({
+      ...rest,
+      layers: layers.flatMap((layer) => (layer.kind === 'copies' ? [{ ...layer, size: 2.4 }] : [])),
+      look: {
+        ...look,
+        fogStart: start,
+        fogDistance: takes,
+        fogColour: colour,
+        effects: [...effects, { kind: 'tone', id: 'tone', curve: 'straight' }],
+      },
+    });
+  const of = (piece: Piece, more: object = {}): Promise<Float32Array> =>
+    numbersOf(page, piece, { ...size, frameIndex: FRAME, ...more });
+  const depth = await of(foggy('#000000'), { channel: { of: 'depth' } });
+  const [dark, white] = [await of(foggy('#000000')), await of(foggy('#ffffff'))];
+  const codes = (effects: object[]): Promise<number[]> =>
+    page.evaluate(
+      async ([p, wanted, version]) => {
+        const read = lab.parse({ format: 'isomorph', version, piece: p });
+        return [...(await lab.engine.api.pixels({ piece: read, passes: 1, ...wanted }))];
+      },
+      [foggy('#000000', effects), { ...size, frameIndex: FRAME }, DOCUMENT_VERSION] as const,
+    );
+  const black = { kind: 'fog', id: 'black', colour: '#000000', distance: 0.01 };
+  const veil = await codes([black, { kind: 'fog', id: 'veil', colour: '#ffffff', begins: start, distance: takes }]);
+  const mask = { mask: 'near', maskFrom: 3, maskTo: 12 };
+  const near = await codes([black, { kind: 'fog', id: 'near', colour: '#ffffff', distance: 0.01, ...mask }]);
+  const linear = (code: number): number => (code <= 10 ? code / 255 / 12.92 : ((code / 255 + 0.055) / 1.055) ** 2.4);
+  const step = (from: number, to: number, x: number): number => {
+    const t = Math.min(1, Math.max(0, (x - from) / (to - from)));
+    return t * t * (3 - 2 * t);
+  };
+  const worst = { air: 0, veil: 0, near: 0, byDepth: 0 };
+  let seen = 0;
+  for (let y = 2; y < size.height - 2; y++)
+    for (let x = 1; x < size.width - 1; x++) {
+      const at = y * size.width + x;
+      const d = depth[4 * at];
+      const rows = [-2, -1, 0, 1, 2];
+      const beside = rows.flatMap((row) => rows.map((by) => depth[4 * (at + row * size.width + by)]));
+      // not near edges, where a pixel is of several places
+      if (d > 1e8 || beside.some((other) => Math.abs(other - d) > 0.02 * d)) continue;
+      seen++;
+      const fogged = 1 - Math.exp(-Math.max(0, d - start) / takes);
+      const there = step(0.25 * look.nearFade, look.nearFade, d) * (1 - step(0.8 * reach, reach, d));
+      const off = (name: keyof typeof worst, value: number, right: number): void => {
+        worst[name] = Math.max(worst[name], Math.abs(value - right));
+      };
+      // pictures are looked at from their top row on
+      const above = ((size.height - 1 - y) * size.width + x) * 4;
+      const air = white[4 * at] - dark[4 * at];
+      off('air', air, 1 - (1 - fogged) * there);
+      off('veil', linear(veil[above]), fogged);
+      off('near', linear(near[above]), 1 - step(3, 12, d));
+      // what it would be along the axis of the side that sees it
+      const way = fisheyeWay(
+        ...([x, y].map((v) => (v + 0.5 - 96) * radiansPerPixel(220 * DEGREE, size)) as [number, number]),
+      );
+      const along = d * Math.max(...way.map(Math.abs));
+      off('byDepth', 1 - Math.exp(-Math.max(0, along - start) / takes), fogged);
+    }
+  console.log(
+    `${seen} pixels; at most ${Object.entries(worst)
+      .map(([name, v]) => `${name} ${v.toFixed(3)}`)
+      .join(', ')} off`,
+  );
+  expect(seen).toBeGreaterThan(1000);
+  expect(Math.max(worst.air, worst.veil, worst.near)).toBeLessThan(0.015);
+  // a fault that would be found
+  expect(worst.byDepth).toBeGreaterThan(0.09);
+});
+
 for (const degrees of [0, 30, 44, 60, 85])
   test(`a mote ${degrees}° from the middle is as round as the circle makes it`, async ({ page }) => {
     const one = (x: number, y: number, z: number): Piece =>

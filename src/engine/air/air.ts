@@ -47,7 +47,7 @@ export const mistProgram = (sources: Record<string, string> = {}): string =>
   joinSources(sources, mistSources) + mistSource;
 
 /** The line of sight of a pixel, in full-screen programs. */
-const PIXEL = `uniform mat4 uView;\nin vec2 vUv;\n${pixelSource}`;
+export const PIXEL = `uniform mat4 uView;\nin vec2 vUv;\n${pixelSource}`;
 
 /** Mist before what a pixel shows, as a program has it that has frame/view.glsl in front. */
 export const VEIL = PIXEL + mistProgram() + veilSource;

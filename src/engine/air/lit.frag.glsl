@@ -10,9 +10,10 @@ void main() {
   ivec2 px = ivec2(gl_FragCoord.xy);
   float depth = min(texelFetch(uMatter, px, 0).w, 1e5);
   vec3 from = worldOf(uView, placeAt(vUv, 0.0));
-  vec3 way = worldOf(uView, placeAt(vUv, depth)) - from;
+  vec3 last = placeAt(vUv, depth);
+  vec3 way = worldOf(uView, last) - from;
   float len = max(length(way), 1e-4);
   // where along its line a pixel looks: another place in every pass, all of them even steps
   float jitter = fract(unit(pcg4d(uvec4(px, 72u, 0u)).x) + uTime);
-  outLight = vec4(airLit(from, way / len, len, depth / len, jitter) * uShare, 0.0);
+  outLight = vec4(airLit(from, way / len, len, metresOff(last) / len, jitter) * uShare, 0.0);
 }

@@ -19,4 +19,4 @@ vec3 worldOf(mat4 view, vec3 v) { return transpose(mat3(view)) * (v - view[3].xy
 float clearMist(mat4 view, vec3 v) { return throughMist(worldOf(view, airFrom(v)), worldOf(view, v)); }
 
 // the same in all air
-float clearWhole(mat4 view, vec3 v) { return clearAir(-v.z) / clearAir(-airFrom(v).z) * clearMist(view, v); }
+float clearWhole(mat4 view, vec3 v) { return clearAir(metresOff(v)) / clearAir(metresOff(airFrom(v))) * clearMist(view, v); }

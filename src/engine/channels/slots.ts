@@ -2,7 +2,7 @@ import * as THREE from 'three';
 import { joinSources } from '../../core/kernel/kernel';
 import { askedKey, type Asked } from '../../core/look/channels';
 import { sources as maskSources } from '../../core/look/effects/mask.gen';
-import { VEIL } from '../air/air';
+import { PIXEL, VEIL } from '../air/air';
 import { lightTargets } from '../frame/levels';
 import { drawMatter, type ShownLayers } from '../frame/layers';
 import type { Shot } from '../frame/shot';
@@ -24,6 +24,15 @@ export interface Slot {
 
 const NUMBERS = { anything: 0, layer: 1, near: 2, fog: 3, bright: 4 } as const;
 type Of = keyof typeof NUMBERS;
+
+/** What its program needs to know of the view. */
+const BEFORE: Record<Of, string> = {
+  anything: viewSource + VEIL,
+  layer: '',
+  near: viewSource + PIXEL,
+  fog: viewSource + PIXEL,
+  bright: '',
+};
 
 const UNITS = [0, 1, 2, 3].map((k) => new THREE.Vector4(...[0, 1, 2, 3].map((i) => (i === k ? 1 : 0))));
 
@@ -176,8 +185,7 @@ export class Slots {
   private program(of: Of): THREE.RawShaderMaterial {
     const known = this.programs.get(of);
     if (known) return known;
-    const air = of === 'anything' ? viewSource + VEIL : '';
-    const source = `#define OF ${NUMBERS[of]}\n${air}${joinSources(maskSources)}${shareFragment}`;
+    const source = `#define OF ${NUMBERS[of]}\n${BEFORE[of]}${joinSources(maskSources)}${shareFragment}`;
     const made = fullscreenMaterial(source, { ...this.view, ...this.own }, ADDITIVE);
     this.programs.set(of, made);
     return made;

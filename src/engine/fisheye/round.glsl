@@ -1,6 +1,9 @@
 // What a side of a fisheye's cube knows of the picture that it is a part of. Needs uPixelFocal.
 uniform mat3 uToPicture; // from the axes of what this view sees to those of the picture
+#ifndef HAS_CIRCLE
+#define HAS_CIRCLE
 uniform vec2 uCircle;     // radians from the middle of the circle to its rim, and for each pixel of the picture; 0 where this view is the picture
+#endif
 
 // where in the picture a way is seen: radians from the middle of the circle, to the right and up (core/lens/fisheye.ts)
 vec2 roundPlace(vec3 way) {

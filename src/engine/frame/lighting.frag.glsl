@@ -50,7 +50,7 @@ void main() {
   float depth = surface.w;
 #if MARK < 2
   if (depth < 1e8) discard;
-  outLight = vec4(veiled(behind() * uBackdrop, uAir.z) * uShare, uKeepDepth * depth);
+  outLight = vec4(veiled(behind() * uBackdrop, depthOf(vUv, uAir.z)) * uShare, uKeepDepth * depth);
 #else
   if (depth > 1e8 || (surface.z > 0.5) != (MARK == 2)) discard;
   vec4 colour = texelFetch(uMatterColour, px, 0);
@@ -62,7 +62,7 @@ void main() {
   float takes = surface.z;
   float partly = manner.z;
 #endif
-  // metres of air before it
+  // the depth as far as which there is air before it
   float air = depth;
 #if MARK == 2
   mat3 toWorld = transpose(mat3(uView));
@@ -82,10 +82,12 @@ void main() {
 #endif
 #ifdef MIRROR
   float since = mirrorDepth();
-  float clear = clearAir(depth) / clearAir(since) * presence(depth);
+  float off = metresOff(placeAt(vUv, depth));
+  float clear = clearAir(off) / clearAir(metresOff(placeAt(vUv, since))) * presence(off);
   outLight = vec4(veiledFrom(mix(uFogColour, light, clear), since, depth), 1.0);
 #else
-  outLight = vec4(veiled(mix(uFogColour, light, clearAir(air) * presence(air)), air) * uShare, uKeepDepth * asBlurred(depth, manner.w) * (1.0 - 2.0 * partly));
+  float off = metresOff(placeAt(vUv, air));
+  outLight = vec4(veiled(mix(uFogColour, light, clearAir(off) * presence(off)), air) * uShare, uKeepDepth * asBlurred(depth, manner.w) * (1.0 - 2.0 * partly));
 #endif
 #endif
 }

@@ -11,6 +11,11 @@ vec3 placeAt(vec2 uv, float d) {
   return vec3(xy - uLens * ((d - uFocus) / over(uFocus)), -d);
 }
 
+// the depth at which what a pixel shows is so many metres off
+float depthOf(vec2 uv, float metres) {
+  return uCircle.x > 0.0 ? metres / length(vec3((uv - 0.5) * uPicture / uPixelFocal, 1.0)) : metres;
+}
+
 // where it meets a plane; what is given where it runs along that. n: normal, v: a place of the plane, both in the view
 vec3 meets(vec2 uv, vec3 n, vec3 v) {
   vec3 from = placeAt(uv, 0.0);

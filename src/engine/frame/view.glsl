@@ -6,6 +6,10 @@ uniform float uApertureHalf; // radius of the aperture in metres
 uniform float uFocus;        // metres
 uniform float uFlat;         // without perspective the distance at which the lens would see as much; 0 with it
 uniform vec4 uAir;           // fog start, fog distance, far reach, near fade; metres
+#ifndef HAS_CIRCLE
+#define HAS_CIRCLE
+uniform vec2 uCircle;        // radians from the middle of the circle to its rim, and for each pixel of the picture; 0 where this view is the picture
+#endif
 uniform vec4 uMirror;        // in a mirror the plane of that in the view: what lies behind it is not there; else 0
 uniform float uTimes;        // how many times the light that a pass adds is drawn: in a mirror for all passes, of which the mirror takes its share
 
@@ -37,6 +41,10 @@ vec4 throughLens(vec3 v, vec2 lens, vec2 jitter) {
   return vec4(at * d, ((far + near) * d - 2.0 * far * near) / (far - near), d);
 }
 
+// How many metres a place of the view is off, for what counts by that: those along the camera's axis; on a side of a fisheye's cube those from
+// the eye, so that all sides tell the same.
+float metresOff(vec3 v) { return uCircle.x > 0.0 ? length(v) : -v.z; }
+
 // from a point of the view towards the eye, of length 1
 vec3 toEye(vec3 v) { return uFlat > 0.0 ? vec3(0.0, 0.0, 1.0) : normalize(-v); }
 
@@ -51,6 +59,7 @@ vec3 airFrom(vec3 v) {
   return mix(eye, v, clamp(before / min(before - beforeMirror(v), -1e-6), 0.0, 1.0));
 }
 
+// d: metres off
 float clearAir(float d) { return exp(-max(0.0, d - uAir.x) / uAir.y); }
 
 // fades before the lens and at the far reach, so that nothing pops

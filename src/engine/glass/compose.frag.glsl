@@ -16,7 +16,8 @@ void main() {
   else {
     vec3 light = texelFetch(uGlassColour, px, 0).rgb;
     float partly = texelFetch(uGlassManner, px, 0).z;
+    float off = metresOff(placeAt(vUv, depth));
     // what is behind it has come through all of the air already
-    outLight = vec4(veiled(mix(uFogColour, light, clearAir(depth) * presence(depth)), depth) * uShare, uKeepDepth * depth * (1.0 - 2.0 * partly));
+    outLight = vec4(veiled(mix(uFogColour, light, clearAir(off) * presence(off)), depth) * uShare, uKeepDepth * depth * (1.0 - 2.0 * partly));
   }
 }

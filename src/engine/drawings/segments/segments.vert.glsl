@@ -29,7 +29,7 @@ vec2 motion(vec3 open, vec3 shut) {
 }
 
 // what is left of the light of a place of the view
-float leftOf(vec3 v) { return presence(-v.z) * clearWhole(uView, v); }
+float leftOf(vec3 v) { return presence(metresOff(v)) * clearWhole(uView, v); }
 
 vec3 lightOf(ivec2 texel, vec3 v) {
   return texelFetch(uOpenLook, texel, 0).rgb * leftOf(v);

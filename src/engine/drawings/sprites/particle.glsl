@@ -11,8 +11,6 @@ uniform vec4 uAperture;         // blades, turn, squeeze, hat edges 0 or 1
 uniform float uSoftness;
 uniform int uSprite;            // 0 a disc, others have a form of their own
 
-uniform vec2 uCircle;           // of a side of a fisheye's cube; 0 in a picture of its own (fisheye/round.glsl)
-
 const float SIDE_SLANT = 1.8;  // one by the cosine of the corners of a side, where what is seen of it ends
 const float CORE = 0.36;  // variance in square pixels of the smallest point: sigma 0.6, so sub-pixel motion does not flicker
 
@@ -46,6 +44,7 @@ Particle particle(vec4 open, vec4 shut, int repetition) {
   p.s2 = toScreen(uViewClose, shut.xyz + offset);
   float depth = p.s1.z;
   p.own = open.w * uPixelFocal / over(depth);
+  // one by the cosine off the middle of a side of a fisheye's cube
   float slant = uCircle.x > 0.0 ? length(vec3((p.s1.xy - uPicture * 0.5) / uPixelFocal, 1.0)) : 1.0;
   // on a side of a fisheye's cube, metres from the eye are those of the way to it, so that all sides tell the same
   float away = depth * slant;
