@@ -2,7 +2,7 @@
 // bytes of every demo piece and every preset at three phases.
 //   npm run same -- REV [--size 160x90] [--passes 4] [--only TEXT]
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, symlinkSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
@@ -45,7 +45,9 @@ async function treeOf(name) {
       .update(readFileSync(join(at, 'package-lock.json')))
       .digest('hex');
   if (!existsSync(join(tree, 'node_modules'))) {
-    if (lock(tree) === lock(root)) symlinkSync(join(root, 'node_modules'), join(tree, 'node_modules'));
+    // copied: what is installed in the one tree must change nothing in the other
+    if (lock(tree) === lock(root))
+      cpSync(join(root, 'node_modules'), join(tree, 'node_modules'), { recursive: true, verbatimSymlinks: true });
     else if ((await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel', 'error'], { cwd: tree })) !== 0)
       throw new Error('npm ci failed: see above');
   }
