@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { CHROMIUM_ARGS, chromiumPath } from './bin/browser.mjs';
+import { CHROMIUM_ARGS, CHROMIUM_ENV, chromiumPath } from './bin/browser.mjs';
 import { ensureKernels } from './scripts/kernels/build.mjs';
 
 await ensureKernels();
@@ -20,7 +20,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // layout is in CSS pixels; one in sixteen of the real ones is drawn, on machines that draw on a busy CPU
     deviceScaleFactor: 0.25,
-    launchOptions: { executablePath: chromiumPath() ?? '', args: CHROMIUM_ARGS },
+    launchOptions: { executablePath: chromiumPath() ?? '', args: CHROMIUM_ARGS, env: CHROMIUM_ENV },
     screenshot: 'only-on-failure',
   },
   webServer: { command: 'node bin/isomorph.mjs demo --port 4399', url: 'http://127.0.0.1:4399', timeout: 180_000 },

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { CHROMIUM_ARGS, chromiumPath } from '../../bin/browser.mjs';
+import { CHROMIUM_ARGS, CHROMIUM_ENV, chromiumPath } from '../../bin/browser.mjs';
 import { saved } from './ui';
 
 /** Tries of each way to leave; more are made by hand: KEEP_TRIES=10 npx playwright test keep */
@@ -271,6 +271,7 @@ test('a browser that is killed while a piece is edited loses at most the last se
     chromium.launchPersistentContext(profile, {
       executablePath: chromiumPath() ?? '',
       args: CHROMIUM_ARGS,
+      env: CHROMIUM_ENV,
       ...(baseURL ? { baseURL } : {}),
     });
   try {
