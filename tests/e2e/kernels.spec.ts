@@ -16,6 +16,7 @@ import { cellNoise } from '../../src/core/noise/cells';
 import { sources as cellSources } from '../../src/core/noise/cells.gen';
 import { hash4 } from '../../src/core/random/hash';
 import { sources as hashSources } from '../../src/core/random/hash.gen';
+import { sources as frameSources } from '../../src/core/time/frameInLap.gen';
 import { takeStock, takeStockModels } from '../stock';
 import { demoJson, probe, test } from './lab';
 
@@ -23,6 +24,20 @@ import { demoJson, probe, test } from './lab';
 test.beforeAll(async () => {
   takeStock();
   await takeStockModels();
+});
+
+test('frames of any lap are those of the first, also before it', async ({ page }) => {
+  const [count, frames] = [40_000, 288];
+  // of both signs, and of laps that are as long as they may be
+  const body = `int at = (int(id) - ${count / 2}) * 5; integers = true;
+    bits = uvec4(uint(frameInLap(at, ${frames})), uint(frameInLap(at, 1)), uint(frameInLap(at, 99999)), 0u);`;
+  const bits = new Uint32Array(await probe(page, joinSources(frameSources), body, count));
+  let different = 0;
+  for (let i = 0; i < count; i++) {
+    const at = (i - count / 2) * 5;
+    for (const [k, lap] of [frames, 1, 99_999].entries()) if (bits[i * 4 + k] !== ((at % lap) + lap) % lap) different++;
+  }
+  expect(different).toBe(0);
 });
 
 test('131 072 hashes are the same bits on the GPU', async ({ page }) => {
