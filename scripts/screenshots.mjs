@@ -26,6 +26,8 @@ const card = (name) => page.getByRole('article', { name, exact: true }).getByRol
 /** @param {number} frame */
 const goTo = async (frame) => {
   await page.getByRole('slider', { name: 'Time in the lap' }).focus();
+  // wherever it was when it stopped
+  await page.keyboard.press('Home');
   for (let i = 0; i < frame / 10; i++) await page.keyboard.press('PageUp');
   await page.keyboard.press('Escape');
 };
