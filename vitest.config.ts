@@ -7,7 +7,7 @@ await ensureKernels();
 const ALONE = ['tests/kinds/**/*.test.ts', 'src/core/world/pattern.test.ts'];
 
 // long: no test asserts a time, and machines that are shared may be four times as slow
-const shared = { setupFiles: 'tests/properties.ts', testTimeout: 120_000 };
+const shared = { setupFiles: 'tests/properties.ts', testTimeout: 120_000, hookTimeout: 120_000 };
 
 export default defineConfig({
   test: {

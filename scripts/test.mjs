@@ -2,7 +2,7 @@
 // tests. `npm test -- --only unit,browser` runs a part.
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { parseArgs } from 'node:util';
 import { ensureBuilt, ensurePackages, root, run } from './run.mjs';
 
@@ -89,11 +89,14 @@ const failedTests = [];
 if (core) {
   counts.passed += core.numPassedTests;
   counts.failed += core.numFailedTests;
-  /** @type {{ status: string, fullName: string }[]} */
-  const results = core.testResults.flatMap(
-    (/** @type {{ assertionResults: object[] }} */ file) => file.assertionResults,
-  );
-  failedTests.push(...results.filter(({ status }) => status === 'failed').map(({ fullName }) => fullName));
+  /** @typedef {{ name: string, status: string, assertionResults: { status: string, fullName: string }[] }} File */
+  for (const { name, status, assertionResults } of /** @type {File[]} */ (core.testResults)) {
+    const failed = assertionResults.filter((test) => test.status === 'failed').map(({ fullName }) => fullName);
+    // what is done before its tests may fail too: none of them counts then
+    failedTests.push(
+      ...(status === 'failed' && failed.length === 0 ? [`${relative(root, name)} (before its tests)`] : failed),
+    );
+  }
 }
 const browser = readReport('browser.json');
 if (browser) {

@@ -165,6 +165,13 @@ export function Picture({ startPhase }: { startPhase: number }) {
             {waiting}
           </div>
         ) : null}
+        <Wipe width={width} height={height} border={BORDER} />
+        <SafeArea width={width} height={height} />
+        <WallPicture width={width} height={height} inset={BORDER} />
+        <JoinPicture width={width} height={height} inset={BORDER} />
+        <WorstBlock width={width} height={height} inset={BORDER} />
+        <StandGrips width={width} height={height} border={BORDER} />
+        <ByHand size={{ width, height }} />
         {words ? (
           <div className={styles.trouble} style={{ left: BORDER, top: BORDER, width, height }} role="alert">
             <b>{words.what}</b>
@@ -173,13 +180,6 @@ export function Picture({ startPhase }: { startPhase: number }) {
             {trouble && AGAIN.has(trouble.code) ? <Button onPress={again}>Try again</Button> : null}
           </div>
         ) : null}
-        <Wipe width={width} height={height} border={BORDER} />
-        <SafeArea width={width} height={height} />
-        <WallPicture width={width} height={height} inset={BORDER} />
-        <JoinPicture width={width} height={height} inset={BORDER} />
-        <WorstBlock width={width} height={height} inset={BORDER} />
-        <StandGrips width={width} height={height} border={BORDER} />
-        <ByHand size={{ width, height }} />
         <div className={styles.marks}>
           {channel.of === 'picture' ? null : (
             <Mark words={channelWords(piece, channel)} back="Show the picture" onBack={showPicture} />
