@@ -5,7 +5,7 @@ import type { Model } from '../core/solids/models/model';
 import type { NamedBytes } from '../formats/model/bundle';
 import type { Unpacked } from '../formats/packed/packed';
 import { checkBytes } from './sizes';
-import type { Answered, Asked } from './worker';
+import type { Answered, Asked, Start } from './worker';
 import workerUrl from './worker.ts?worker&url';
 
 /** How long the worker may take to start, to try a file, to open an archive, to go through a clip, to make a model ready, and to put one together, in milliseconds. */
@@ -19,25 +19,63 @@ const LIMITS = {
   modelIn: 60_000,
 } as const;
 
-/** Has something done with bytes from outside in a worker of its own, which is ended when it takes too long. */
-function ask(asked: Asked, signal?: AbortSignal): Promise<Answered> {
-  const worker = new Worker(workerUrl, { type: 'module', name: 'isomorph files' });
-  return new Promise<Answered>((resolve, reject) => {
-    const late = (what: string) => (): void => reject(new Trouble('too-slow', what));
-    signal?.addEventListener('abort', () => reject(new Trouble('stopped', `“${asked.name}” was not read to its end`)));
-    let timer = setTimeout(late('the worker that looks at files did not start'), LIMITS.start);
-    worker.onerror = (event) =>
-      reject(new Trouble('stopped', `“${asked.name}” could not be looked at`, { received: event.message }));
-    worker.onmessage = ({ data }: MessageEvent<Answered>) => {
-      clearTimeout(timer);
-      if (!('started' in data)) {
-        resolve(data);
-        return;
-      }
-      timer = setTimeout(late(`“${asked.name}” takes too long to read: it is not used`), LIMITS[asked.do]);
-      worker.postMessage(asked);
-    };
-  }).finally(() => worker.terminate());
+/** How long a worker that has answered is kept for what is asked next, in milliseconds: what it has loaded need not be loaded again. */
+const KEPT = 1000;
+let kept: { worker: Worker; end: ReturnType<typeof setTimeout> } | null = null;
+
+/** One that was kept, which says that it is there still, or another, which says that it has started. */
+function workerFor(): Worker {
+  if (!kept) return new Worker(workerUrl, { type: 'module', name: 'isomorph files' });
+  const { worker, end } = kept;
+  kept = null;
+  clearTimeout(end);
+  worker.postMessage({ do: 'start' } satisfies Start);
+  return worker;
+}
+
+function keepWorker(worker: Worker): void {
+  if (kept) {
+    worker.terminate();
+    return;
+  }
+  const end = setTimeout(() => {
+    kept = null;
+    worker.terminate();
+  }, KEPT);
+  kept = { worker, end };
+}
+
+/** Has something done with bytes from outside in a worker, which is ended when it takes too long. */
+async function ask(asked: Asked, signal?: AbortSignal): Promise<Answered> {
+  const worker = workerFor();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  try {
+    const answered = await new Promise<Answered>((resolve, reject) => {
+      const late = (what: string) => (): void => reject(new Trouble('too-slow', what));
+      signal?.addEventListener('abort', () =>
+        reject(new Trouble('stopped', `“${asked.name}” was not read to its end`)),
+      );
+      timer = setTimeout(late('the worker that looks at files did not start'), LIMITS.start);
+      worker.onerror = (event) =>
+        reject(new Trouble('stopped', `“${asked.name}” could not be looked at`, { received: event.message }));
+      worker.onmessage = ({ data }: MessageEvent<Answered>) => {
+        clearTimeout(timer);
+        if (!('started' in data)) {
+          resolve(data);
+          return;
+        }
+        timer = setTimeout(late(`“${asked.name}” takes too long to read: it is not used`), LIMITS[asked.do]);
+        worker.postMessage(asked);
+      };
+    });
+    keepWorker(worker);
+    return answered;
+  } catch (error) {
+    worker.terminate();
+    throw error;
+  } finally {
+    clearTimeout(timer);
+  }
 }
 
 const troubleOf = (answered: Answered): Trouble =>

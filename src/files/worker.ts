@@ -15,6 +15,10 @@ export type Asked =
   | { do: 'bundle'; model: NamedBytes; beside: NamedBytes[]; name: string }
   | { do: 'modelIn'; bytes: Uint8Array<ArrayBuffer>; name: string }
   | { do: 'model'; hash: string; blob: Blob; name: string };
+/** Asks whether it is there. */
+export interface Start {
+  do: 'start';
+}
 export type Answered =
   | { started: true }
   | { kind: FileKind }
@@ -51,5 +55,8 @@ async function answered(asked: Asked): Promise<Answered> {
   }
 }
 
-addEventListener('message', ({ data }: MessageEvent<Asked>) => void answered(data).then(answer));
+addEventListener('message', ({ data }: MessageEvent<Asked | Start>) => {
+  if (data.do === 'start') answer({ started: true });
+  else void answered(data).then(answer);
+});
 answer({ started: true });

@@ -11,6 +11,21 @@ const MOST_SIDE = 96;
 /** The most entries of all cells together. */
 const MOST_HELD = 2e7;
 
+/** The balls around triangles, about the middles of their corners. */
+function ballsAround(position: Float32Array, index: Uint32Array): Float64Array {
+  const out = new Float64Array((index.length / 3) * 4);
+  for (let t = 0; t < index.length; t += 3) {
+    const to = (t / 3) * 4;
+    for (let k = 0; k < 3; k++)
+      out[to + k] = (position[index[t] * 3 + k] + position[index[t + 1] * 3 + k] + position[index[t + 2] * 3 + k]) / 3;
+    for (let corner = 0; corner < 3; corner++) {
+      const [x, y, z] = [0, 1, 2].map((k) => position[index[t + corner] * 3 + k] - out[to + k]);
+      out[to + 3] = Math.max(out[to + 3], Math.hypot(x, y, z));
+    }
+  }
+  return out;
+}
+
 /**
  * Finds what of some triangles is nearest to a place: they are sorted into a grid of cells, of which those around the place are looked
  * at, ring by ring, until nothing nearer can come.
@@ -22,6 +37,8 @@ export class NearestTriangle {
   private readonly first: Uint32Array;
   private readonly held: Uint32Array;
   private readonly seen: Uint32Array;
+  /** of a ball around each triangle: x, y, z of its middle, and its radius */
+  private readonly balls: Float64Array;
   private turn = 0;
 
   constructor(
@@ -52,6 +69,7 @@ export class NearestTriangle {
     this.held = new Uint32Array(counts[counts.length - 1]);
     this.over((at, triangle) => (this.held[filled[at]++] = triangle));
     this.seen = new Uint32Array(index.length / 3);
+    this.balls = ballsAround(position, index);
   }
 
   /** The cells that the box around a triangle reaches into, first and last along each axis. */
@@ -91,7 +109,7 @@ export class NearestTriangle {
   /** The nearest triangle to x, y, z. */
   to(x: number, y: number, z: number): Near {
     this.turn++;
-    const { side, cell } = this;
+    const { side, cell, balls } = this;
     const at = [this.place(x, 0), this.place(y, 1), this.place(z, 2)];
     let best: Near = { distance: Infinity, triangle: -1 };
     for (let ring = 0; ring < side; ring++) {
@@ -115,6 +133,9 @@ export class NearestTriangle {
               const triangle = this.held[i];
               if (this.seen[triangle] === this.turn) continue;
               this.seen[triangle] = this.turn;
+              const ball = triangle * 4;
+              const [bx, by, bz] = [x - balls[ball], y - balls[ball + 1], z - balls[ball + 2]];
+              if (Math.sqrt(bx * bx + by * by + bz * bz) - balls[ball + 3] >= best.distance) continue;
               const distance = this.toTriangle(triangle, x, y, z);
               if (distance < best.distance) best = { distance, triangle };
             }
@@ -130,8 +151,10 @@ export class NearestTriangle {
     const [abx, aby, abz] = [p[b] - p[a], p[b + 1] - p[a + 1], p[b + 2] - p[a + 2]];
     const [acx, acy, acz] = [p[c] - p[a], p[c + 1] - p[a + 1], p[c + 2] - p[a + 2]];
     const [apx, apy, apz] = [px - p[a], py - p[a + 1], pz - p[a + 2]];
-    const away = (s: number, u: number): number =>
-      Math.hypot(apx - abx * s - acx * u, apy - aby * s - acy * u, apz - abz * s - acz * u);
+    const away = (s: number, u: number): number => {
+      const [x, y, z] = [apx - abx * s - acx * u, apy - aby * s - acy * u, apz - abz * s - acz * u];
+      return Math.sqrt(x * x + y * y + z * z);
+    };
     const d1 = abx * apx + aby * apy + abz * apz;
     const d2 = acx * apx + acy * apy + acz * apz;
     if (d1 <= 0 && d2 <= 0) return away(0, 0);
