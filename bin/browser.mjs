@@ -47,12 +47,18 @@ export const CHROMIUM_ENV = {
   ...(mesa ? { EGL_PLATFORM: 'surfaceless', LIBGL_ALWAYS_SOFTWARE: '1' } : {}),
 };
 
-/** @throws Error in words when no browser is installed */
-export async function launchBrowser() {
+/** How the browser is started. @throws Error in words when none is installed */
+function options() {
   const executablePath = chromiumPath();
   if (!executablePath)
     throw new Error('no Chromium found: install it (apt-get install chromium) or name it in ISOMORPH_CHROMIUM');
   // what a signal means is for the command to say
   const signals = { handleSIGINT: false, handleSIGTERM: false, handleSIGHUP: false };
-  return chromium.launch({ executablePath, args: CHROMIUM_ARGS, env: CHROMIUM_ENV, ...signals });
+  return { executablePath, args: CHROMIUM_ARGS, env: CHROMIUM_ENV, ...signals };
 }
+
+/** @throws Error in words when no browser is installed */
+export const launchBrowser = async () => chromium.launch(options());
+
+/** A browser whose files lie in a folder, as a user's do: without one they are held in memory. @param {string} folder */
+export const launchProfile = async (folder) => chromium.launchPersistentContext(folder, options());

@@ -33,7 +33,7 @@ describe('what is left of a delivery', () => {
     after(700).part();
     expect(pace.left()).toBeCloseTo(20 * 0.1 + 2 * 0.7);
     // a third of all
-    after(400).tried(1 / 3);
+    after(400).tried(1 / 3, 400);
     expect(pace.left()).toBeCloseTo(20 * 0.1 + 2 * 0.7 + 1.2);
     for (let i = 0; i < 20; i++) after(100).frame();
     after(700).part();

@@ -42,9 +42,10 @@ export class Pace {
     this.endMs.push(this.since());
   }
 
-  /** A share of all was put together and read back. */
-  tried(share: number): void {
-    this.closingMs = this.since() / share;
+  /** A share of all was put together and read back, in so many milliseconds. */
+  tried(share: number, ms: number): void {
+    this.closingMs = ms / share;
+    this.last = this.now();
   }
 
   /** Seconds left, or null before a frame is done. The first frame includes setting up: it counts only until there are others. */

@@ -141,6 +141,51 @@ describe('rendering a delivery', () => {
     expect(told[0]).toEqual([finished, null]);
   });
 
+  it('pictures that are encoded at once, whichever is finished first, come to the same file; one that fails ends all', async () => {
+    let [now, greatest] = [0, 0];
+    const kept = new MemoryKept();
+    const atOnce = (broken?: number): ExportCodec => ({
+      ...codec,
+      partFrames: () => 1,
+      atOnce: () => 3,
+      async open(given) {
+        const sink = await codec.open(given);
+        return {
+          ...sink,
+          async add(own) {
+            greatest = Math.max(greatest, ++now);
+            const [frame] = bytesOf(own);
+            // later ones are ready earlier
+            for (let wait = 0; wait < 4 - (frame % 3); wait++) await new Promise((resolve) => setTimeout(resolve));
+            if (frame === broken) throw new Error('it cannot be encoded');
+            await sink.add(own);
+            now--;
+          },
+        };
+      },
+    });
+    const asked: number[] = [];
+    const rendered = (own: ExportCodec, told: number[] = []) =>
+      renderDelivery({
+        ...{ settings, kept, codec: own, progress: ({ done }) => void told.push(done) },
+        draw: (frame) => (asked.push(frame), Promise.resolve(picture(frame))),
+      });
+    await expect(rendered(atOnce(9))).rejects.toThrow('it cannot be encoded');
+    const before = [...(await kept.list()).keys()].sort((a, b) => a - b);
+    expect(before.slice(0, 9)).toEqual(all.slice(0, 9));
+    expect(before).not.toContain(9);
+    expect(greatest).toBe(3);
+    now = 0;
+    asked.length = 0;
+    const told: number[] = [];
+    const { file, found, verified } = await rendered(atOnce(), told);
+    expect([...new Uint8Array(await file.arrayBuffer())]).toEqual(all);
+    expect(verified.ok).toBe(true);
+    expect(found).toBe(before.length);
+    expect(asked).toEqual(all.filter((frame) => !before.includes(frame)));
+    expect(told).toEqual(all.concat(20).slice(found));
+  });
+
   it('a part of another length than it should have is drawn again', async () => {
     const kept = new MemoryKept();
     const facts: PartFacts = { bytes: 1, crc: 0, frames: [{ cells: [], sum: 9 }] };

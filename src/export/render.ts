@@ -1,5 +1,6 @@
 import { formatOf, isDrawn } from '../core/deliveries/formats';
 import { Trouble } from '../core/trouble';
+import { AtOnce } from './atOnce';
 import { crc32 } from '../formats/crc';
 import { MemorySink } from './bytes/memory';
 import type { ExportCodec, FrameFacts, Part, Parts, PartSink, Settings, Verified } from './codecs/codec';
@@ -103,9 +104,9 @@ export async function renderDelivery(rendering: Rendering): Promise<Rendered> {
   const framesIn = (parts: number): FrameFacts[] =>
     Array.from({ length: parts }, (_, part) => facts.get(part)?.frames ?? []).flat();
   let untried = Array.from({ length: triedParts(settings, each) }, (_, part) => part);
-  for (const part of missing) {
+  const encodeAndKeep = async (part: number, pictures: () => Promise<Picture>): Promise<void> => {
     const sink = await codec.open(settings);
-    const encoded = await encodePart(sink, framesOf(part).length, nextPicture, () => {
+    const encoded = await encodePart(sink, framesOf(part).length, pictures, () => {
       pace.frame();
       progress({ done: found + pace.done, of: frames.length, left: pace.left() });
     });
@@ -113,12 +114,21 @@ export async function renderDelivery(rendering: Rendering): Promise<Rendered> {
     await kept.put(part, encoded.bytes, own);
     facts.set(part, own);
     pace.part();
-    if (untried.length > 0 && untried.every((one) => facts.has(one))) {
-      await tryParts(rendering, { ...parts, count: untried.length }, framesIn(untried.length));
-      pace.tried((untried.length * each) / (frames.length * settings.delivery.repeats));
-      untried = [];
+    if (untried.length === 0 || !untried.every((one) => facts.has(one))) return;
+    const tried = untried.length;
+    untried = [];
+    const began = performance.now();
+    await tryParts(rendering, { ...parts, count: tried }, framesIn(tried));
+    pace.tried((tried * each) / (frames.length * settings.delivery.repeats), performance.now() - began);
+  };
+  const going = new AtOnce(codec.atOnce?.() ?? 1);
+  for (const part of missing)
+    if (each > 1) await encodeAndKeep(part, nextPicture);
+    else {
+      const own = await nextPicture();
+      await going.begin(() => encodeAndKeep(part, () => Promise.resolve(own)));
     }
-  }
+  await going.done();
   const file = await codec.join(settings, parts, () => kept.whole());
   const all = framesIn(count);
   const verified = await codec.verify(file, settings, all);

@@ -1,6 +1,10 @@
 // Memory that an export of many frames takes beside one of few: every process of the browser together, at its greatest.
 import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { clearInterval, setInterval } from 'node:timers';
+import { launchProfile } from '../../bin/browser.mjs';
 
 /** Megabytes of a process and all its descendants: what is theirs, and their part of what they share. @param {number} top */
 function megabytes(top) {
@@ -24,24 +28,24 @@ const PIECE = {
 };
 
 /**
- * @param {import('playwright-core').Browser} browser
  * @param {string} url
  * @param {(what: string, ratio: number, aim: string, detail: string, reached?: number | null) => void} line
+ * @param {readonly string[]} [formats]
  */
-export async function memoryRow(browser, url, line) {
-  /** @type {Record<string, number>} */
-  const most = {};
+export async function memoryRow(url, line, formats = ['mp4', 'png']) {
   const counts = [50, 200, 600];
-  for (const format of ['mp4', 'png'])
+  for (const format of formats) {
+    /** @type {number[]} */
+    const most = [];
     for (const count of counts) {
-      // each in a page of its own, which is forgotten afterwards
-      const context = await browser.newContext();
+      // a browser of its own each, whose files are on the disk
+      const folder = mkdtempSync(join(tmpdir(), 'isomorph-memory-'));
+      const context = await launchProfile(folder);
       const page = await context.newPage();
       await page.goto(`${url}/lab`);
       await page.waitForFunction(() => 'lab' in globalThis);
-      const top = process.pid;
       let greatest = 0;
-      const look = setInterval(() => (greatest = Math.max(greatest, megabytes(top))), 500);
+      const look = setInterval(() => (greatest = Math.max(greatest, megabytes(process.pid))), 500);
       await page.evaluate(
         ([piece, asked, last]) => {
           const { lab } = globalThis;
@@ -51,12 +55,11 @@ export async function memoryRow(browser, url, line) {
         /** @type {const} */ ([PIECE, format, count - 1]),
       );
       clearInterval(look);
-      most[`${format} ${count}`] = greatest;
+      most.push(greatest);
       await context.close();
+      rmSync(folder, { recursive: true });
     }
-  for (const format of ['mp4', 'png']) {
-    const [few, some, many] = counts.map((count) => most[`${format} ${count}`]);
-    const detail = `${counts.join(', ')} frames: ${[few, some, many].map((mb) => mb.toFixed(0)).join(', ')} MB`;
-    line(`memory of 600 frames of 1080p as ${format} / of 50`, many / few, '≤ 1.1', detail);
+    const detail = `${counts.join(', ')} frames: ${most.map((mb) => mb.toFixed(0)).join(', ')} MB`;
+    line(`memory of 600 frames of 1080p as ${format} / of 50`, most[2] / most[0], '≤ 1.1', detail);
   }
 }

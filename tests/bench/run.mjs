@@ -146,7 +146,7 @@ const names = Object.keys(DRAWN).filter((name, i) => (only ? name === only : !li
 for (const name of names) await measured((line) => DRAWN[name](page, line, light));
 await page.close();
 if (only === 'models') await readingRow(browser, server.url, WINDOW);
-if (only === 'memory') await measured((line) => memoryRow(browser, server.url, line));
+if (only === 'memory') await measured((line) => memoryRow(server.url, line));
 if (only === 'remaining') await measured((line) => remainingRows(browser, server.url, line));
 if (only === 'seam') await measured((line) => seamRows(browser, server.url, line));
 if (!light && !only) {
@@ -156,7 +156,7 @@ if (!light && !only) {
   await screenRows(browser, server.url, playing, WINDOW);
   await readingRow(browser, server.url, WINDOW);
   await measured((line) => seamRows(browser, server.url, line));
-  await measured((line) => memoryRow(browser, server.url, line));
+  await measured((line) => memoryRow(server.url, line));
   await measured((line) => remainingRows(browser, server.url, line));
 }
 await browser.close();

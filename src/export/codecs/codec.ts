@@ -72,6 +72,8 @@ export interface ExportCodec {
   refusal(settings: Settings): Promise<string | null>;
   /** how many frames a part holds: what is lost at most when it is ended in the middle */
   partFrames(settings: Settings): number;
+  /** how many parts that are one frame each may be on their way at once; one where it is not said */
+  atOnce?(): number;
   /** Begins a part. The same frames are the same bytes, whatever was encoded before. */
   open(settings: Settings): Promise<PartSink>;
   /** Puts all parts together. @param whole opens the file that is written, where one is needed */

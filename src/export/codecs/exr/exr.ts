@@ -1,4 +1,3 @@
-import { encodeExr, exrSum } from '../pictures/encode';
-import { numberedPictures } from '../pictures/pictures';
+import { apart } from '../pictures/pictures';
 
-export const exr = numberedPictures(encodeExr, exrSum);
+export const exr = apart('exr');

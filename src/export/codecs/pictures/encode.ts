@@ -82,3 +82,10 @@ export function encodeExr(picture: Picture, settings: Pick<Settings, 'delivery' 
 }
 
 export const exrSum: Reads = (bytes) => unlessBroken(() => sumOf(readExr(bytes).lines));
+
+/** Pictures that are files by themselves, how they are written, and read back. */
+export const ENCODERS = {
+  png: { encode: encodePng, sum: pngSum },
+  exr: { encode: encodeExr, sum: exrSum },
+} as const;
+export type PictureFormat = keyof typeof ENCODERS;

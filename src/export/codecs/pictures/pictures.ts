@@ -5,7 +5,9 @@ import { joined } from '../../../formats/bytes';
 import { zipOf } from '../../../formats/zip/zip';
 import type { Picture } from '../../picture';
 import type { ExportCodec, FrameFacts, Parts, Settings, Verified } from '../codec';
-import type { Encoded, Reads } from './encode';
+import { AtOnce } from '../../atOnce';
+import type { Encoded, PictureFormat, Reads } from './encode';
+import { encodedApart, encodersAtOnce, sumApart } from './pool';
 
 /** Names of all pictures of a delivery, in their order. */
 export const namesOf = ({ delivery, stem, frames }: Settings): string[] =>
@@ -18,15 +20,19 @@ async function archiveOf(settings: Settings, parts: Parts): Promise<Blob> {
   return zipOf(names.map((name, part) => ({ name, file: files[part], crc: parts.crcOf(part) })));
 }
 
-/** Reads the pictures of an archive one after another, as it comes from the disk. */
-async function eachPicture(file: Blob, look: (name: string, bytes: Uint8Array) => void): Promise<void> {
+/** Reads the pictures of an archive one after another, as it comes from the disk, and goes on when `look` has room for more. */
+async function eachPicture(
+  file: Blob,
+  look: (name: string, bytes: Uint8Array<ArrayBuffer>) => Promise<void>,
+): Promise<void> {
   const failed: Error[] = [];
+  const found: [string, Uint8Array<ArrayBuffer>][] = [];
   const unzip = new Unzip((entry) => {
     const parts: Uint8Array[] = [];
     entry.ondata = (error, part, final) => {
       if (error) failed.push(error);
       else parts.push(part);
-      if (final && !error) look(entry.name, joined(parts));
+      if (final && !error) found.push([entry.name, joined(parts)]);
     };
     entry.start();
   });
@@ -35,6 +41,7 @@ async function eachPicture(file: Blob, look: (name: string, bytes: Uint8Array) =
   for (let { value, done } = await reader.read(); ; { value, done } = await reader.read()) {
     unzip.push(value ?? new Uint8Array(), done);
     for (const error of failed) throw error;
+    for (const [name, bytes] of found.splice(0)) await look(name, bytes);
     if (done) return;
   }
 }
@@ -61,8 +68,15 @@ export function foundPictures(
 /** Writes a picture, or what is given in place of one. */
 type Encode = (picture: Picture, settings: Settings) => Encoded | Promise<Encoded>;
 
-/** Numbered pictures: each is kept by itself, and an archive holds them where they are saved as one file. */
-export const numberedPictures = (encode: Encode, reads: Reads): ExportCodec => ({
+/** Reads a file back: the checksum of what it holds, or null when it cannot be read. */
+type ReadsBack = (bytes: Uint8Array<ArrayBuffer>) => ReturnType<Reads> | Promise<ReturnType<Reads>>;
+
+/**
+ * Numbered pictures: each is kept by itself, and an archive holds them where they are saved as one file.
+ * @param atOnce how many are encoded, or read back, at the same time
+ */
+export const numberedPictures = (encode: Encode, reads: ReadsBack, atOnce: () => number = () => 1): ExportCodec => ({
+  atOnce,
   refusal(settings) {
     const names = namesOf(settings);
     const twice = names.find((name, i) => names.indexOf(name) !== i);
@@ -75,10 +89,20 @@ export const numberedPictures = (encode: Encode, reads: Reads): ExportCodec => (
   join: archiveOf,
   async verify(file, settings, facts) {
     const sums = new Map<string, number | null>();
-    await eachPicture(file, (name, bytes) => sums.set(name, reads(bytes)));
+    const reading = new AtOnce(atOnce());
+    await eachPicture(file, (name, bytes) => reading.begin(async () => void sums.set(name, await reads(bytes))));
+    await reading.done();
     return foundPictures(settings, sums, facts);
   },
 });
+
+/** Numbered pictures that are encoded and read back in threads of their own. */
+export const apart = (format: PictureFormat): ExportCodec =>
+  numberedPictures(
+    (picture, settings) => encodedApart(format, picture, settings),
+    (bytes) => sumApart(format, bytes),
+    encodersAtOnce,
+  );
 
 /** One picture, by itself. */
 export function openPicture(encode: Encode, settings: Settings): ReturnType<ExportCodec['open']> {

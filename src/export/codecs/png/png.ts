@@ -1,4 +1,3 @@
-import { encodePng, pngSum } from '../pictures/encode';
-import { numberedPictures } from '../pictures/pictures';
+import { apart } from '../pictures/pictures';
 
-export const png = numberedPictures(encodePng, pngSum);
+export const png = apart('png');
