@@ -19,7 +19,7 @@ import { codecOf } from './codecs/registry';
 import type { Kept } from './kept/kept';
 import { ownFiles } from './kept/ownFiles';
 import { RemoteKept } from './kept/remote';
-import { coveredByLight, cutPicture, type NumberChannel, type Picture } from './picture';
+import { coveredByLight, cutPicture, everyOf, type NumberChannel, type Picture } from './picture';
 import { renderDelivery, type ExportProgress } from './render';
 import { asksOf, settingsOf } from './settings';
 
@@ -89,7 +89,7 @@ function drawing(
     const named = channels.map((values, i): NumberChannel => ({ name: asks.also[i].name, values }));
     if (alone) {
       const line = await engine.frame({ ...request, piece: alone, clear: false }, true);
-      named.push({ name: 'line.Y', values: line.rgba.filter((_, i) => (i & 3) === 0) });
+      named.push({ name: 'line.Y', values: everyOf(line.rgba, 4, 0) });
     }
     // white lines are there as far as they are bright
     const covers = lines && formatOf(delivery.format).takes.alpha && delivery.alpha !== 'none';

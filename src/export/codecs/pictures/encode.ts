@@ -1,7 +1,7 @@
 import { fromLinear } from '../../../core/colour/colour';
 import { exrLines, readExr, writeExr, type ExrChannel, type ExrPicture } from '../../../formats/exr/exr';
 import { readPng, writePng, type PngPicture } from '../../../formats/png/png';
-import { numbersOf, samplesOf, withAlpha, linearOf, type Picture } from '../../picture';
+import { everyOf, numbersOf, samplesOf, withAlpha, withoutAlpha, linearOf, type Picture } from '../../picture';
 import { sumOf, traceOf, traceOfNumbers } from '../../trace';
 import type { FrameFacts, Settings } from '../codec';
 
@@ -30,7 +30,7 @@ const bytesOf = ({ buffer, byteOffset, byteLength }: Uint8Array | Uint16Array): 
 export function encodePng(picture: Picture, { delivery }: Pick<Settings, 'delivery'>): Encoded {
   const { width, height, bytes } = picture;
   if (bytes) {
-    const samples = bytes.filter((_, i) => (i & 3) !== 3);
+    const samples = withoutAlpha(bytes);
     const facts = { ...traceOf(bytes, width, height), sum: sumOf(samples) };
     return { bytes: writePng({ width, height, channels: 3, samples }), facts };
   }
@@ -46,10 +46,6 @@ export const pngSum: Reads = (bytes) => unlessBroken(() => sumOf(bytesOf(readPng
 /** Names of the numbers of a channel of so many. */
 const PARTS: Readonly<Record<number, readonly string[]>> = { 1: [''], 2: ['.X', '.Y'], 3: ['.X', '.Y', '.Z'] };
 
-/** Every so-manieth number. */
-const each = (values: Float32Array, of: number, from: number): Float32Array =>
-  Float32Array.from({ length: values.length / of }, (_, i) => values[i * of + from]);
-
 /** A picture and its channels as the layers of an EXR. */
 export function exrOf(picture: Picture, { delivery, rate }: Pick<Settings, 'delivery' | 'rate'>): ExrPicture {
   const { width, height } = picture;
@@ -60,13 +56,13 @@ export function exrOf(picture: Picture, { delivery, rate }: Pick<Settings, 'deli
   );
   const type = delivery.numbers;
   const names = delivery.alpha === 'none' ? ['R', 'G', 'B'] : ['R', 'G', 'B', 'A'];
-  const colours = names.map((name, k): ExrChannel => ({ name, type, values: each(light, 4, k) }));
+  const colours = names.map((name, k): ExrChannel => ({ name, type, values: everyOf(light, 4, k) }));
   const besides = channels.flatMap(({ name, values }) => {
     const of = values.length / (width * height);
     return PARTS[of].map((part, k): ExrChannel => ({
       name: name + part,
       type: name === 'Z' ? 'float' : type,
-      values: each(values, of, k),
+      values: everyOf(values, of, k),
     }));
   });
   return { width, height, channels: [...colours, ...besides], rate };
