@@ -248,7 +248,7 @@ test('killed at random moments and gone on with, a file is the same to the last 
   const json = short('foam-rise', 60) as { piece: { lap: object } };
   // a part of a film is twelve frames then
   Object.assign(json.piece.lap, { rate: { num: 12, den: 1 } });
-  for (const format of ['mp4', 'prores422']) {
+  for (const format of ['mp4', 'png', 'prores422']) {
     const delivery = { format, width: 96, height: 54, samples: '1' };
     await openLab(page);
     const whole = await rendered(page, json, delivery, `${format}-whole`);

@@ -6,7 +6,7 @@ import { ENCODERS, type Encoded, type PictureFormat } from './encode';
 import type { EncoderApi } from './encoder';
 import workerUrl from './encoder.ts?worker&url';
 
-/** More would only take more memory: a picture that is drawn takes longer than a quarter of one that is encoded. */
+/** Each takes the memory of a few pictures; drawing is seldom faster than so many. */
 const MOST = 4;
 
 /** How many pictures are encoded at once: drawing has a core of its own. Where there are no threads, one. */
